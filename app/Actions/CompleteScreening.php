@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Models\Screening;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Assessment\Screening as Questions;
+
+/** Keeps a whole screening, dated and attributed. A screening is never changed: a new one takes its place. */
+final class CompleteScreening
+{
+    /**
+     * @param  array<string, bool>  $answers  by question
+     * @param  array<string, string|null>  $endDates  by question
+     *
+     * @throws ValidationException when a question has no answer
+     */
+    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null): Screening
+    {
+        $missing = Questions::unanswered($answers);
+        if ($missing !== []) {
+            throw ValidationException::withMessages([
+                'answers' => count($missing) === 1 ? 'One question is not answered yet.' : count($missing).' questions are not answered yet.',
+            ]);
+        }
+
+        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark) {
+            $screening = $patient->screenings()->create([
+                'practitioner_id' => $by->id, 'remark' => $remark, 'completed_at' => now(),
+            ]);
+            $screening->answers()->createMany(array_map(fn (string $question) => [
+                'question' => $question,
+                'answer' => $answers[$question],
+                'ends_on' => $answers[$question] ? ($endDates[$question] ?? null) : null,
+                'pregnancy_weeks' => $question === 'flag.pregnancy' && $answers[$question] ? $pregnancyWeeks : null,
+            ], Questions::keys()));
+
+            return $screening;
+        });
+    }
+}

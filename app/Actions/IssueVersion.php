@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Models\Programme;
+use App\Models\ProgrammeVersion;
+use App\Support\PatientFactsOf;
+use App\Support\Safeguards;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Programme\Goal;
+use IvoryPace\Programme\Item;
+use IvoryPace\Programme\ItemFields;
+use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\Level;
+use IvoryPace\Safety\RuleBook;
+
+/**
+ * Issues a version of a patient's programme: the first one starts the programme, any later one takes effect on the
+ * next patient-day. Versions are never changed afterwards.
+ */
+final class IssueVersion
+{
+    /** @throws ValidationException with messages by field */
+    public function __invoke(Patient $patient, Practitioner $by, VersionOrder $order): ProgrammeVersion
+    {
+        return DB::transaction(function () use ($patient, $by, $order) {
+            // One writer at a time for a patient: the second sees what the first has issued.
+            $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $patient->load(['latestScreening.answers.actions', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner']);
+            $now = CarbonImmutable::now();
+            $programme = $patient->activeProgramme;
+            $latest = $programme?->latestVersion();
+
+            $this->refuse('programme', Safeguards::obstacle($patient));
+            if (($latest->number ?? 0) !== $order->basedOn) {
+                $this->refuse('programme', "Version {$latest?->number} was issued by {$latest?->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
+            }
+            $draft = ProgrammeDraft::read($this->withLineages($order, $latest), $order->school);
+            $this->refuseDraft($draft);
+            [$goal, $goalErrors] = Goal::read($order->goal);
+            $this->refuseAll($goalErrors, 'goal.');
+            $items = $draft->items();
+            $findings = RuleBook::checkProgramme($items, PatientFactsOf::patient($patient, $now), PatientFactsOf::inForce($latest));
+            $reasons = $this->reasons($items, $findings, $order->findingReasons);
+            [$from, $ends, $review] = $this->dates($patient, $now, $order, $latest);
+            if ($latest !== null && trim((string) $order->reason) === '') {
+                $this->refuse('reason', 'Say in a line why the programme changes.');
+            }
+
+            $programme ??= Programme::query()->create(['patient_id' => $patient->id]);
+            $version = $programme->versions()->create([
+                'number' => ($latest->number ?? 0) + 1,
+                'practitioner_id' => $by->id,
+                'in_force_from' => $from->date,
+                'ends_on' => $ends->date,
+                'review_on' => $review->date,
+                'rated_symptom' => $order->ratedSymptom,
+                'school' => $draft->school->value,
+                'goal' => $goal?->write(),
+                'patient_note' => $order->patientNote,
+                'reason' => $order->reason,
+                'issued_at' => $now,
+            ]);
+            foreach ($items as $item) {
+                $version->items()->create(['lineage' => $item->lineage, 'fields' => ItemFields::write($item)]);
+            }
+            foreach ($reasons as $reason) {
+                $version->findingReasons()->create([...$reason, 'practitioner_id' => $by->id, 'given_at' => $now]);
+            }
+
+            return $version;
+        });
+    }
+
+    /**
+     * An item keeps its lineage as long as it is the same exercise; what is new, or has become another, begins one of its own.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function withLineages(VersionOrder $order, ?ProgrammeVersion $latest): array
+    {
+        $left = $latest === null ? [] : $latest->items->keyBy('lineage')->all();
+        $items = [];
+        foreach ($order->items as $fields) {
+            $named = $left[$fields['id'] ?? ''] ?? null;
+            $same = $named?->isSameExercise($fields) === true ? $named : null;
+            foreach ($same === null && ! isset($fields['id']) ? $left : [] as $candidate) {
+                $same ??= $candidate->isSameExercise($fields) ? $candidate : null;
+            }
+            if ($same !== null) {
+                unset($left[$same->lineage]);
+            }
+            $items[] = ['id' => $same->lineage ?? (string) Str::ulid()] + $fields;
+        }
+
+        return $items;
+    }
+
+    private function refuseDraft(ProgrammeDraft $draft): void
+    {
+        $this->refuse('programme', $draft->error);
+        $errors = [];
+        foreach ($draft->drafts as $index => $each) {
+            foreach ($each->errors as $field => $message) {
+                $errors["items.$index.$field"] = $message;
+            }
+        }
+        $this->refuseAll($errors);
+    }
+
+    /** @param  array<string, string>  $errors  by field */
+    private function refuseAll(array $errors, string $prefix = ''): void
+    {
+        if ($errors !== []) {
+            throw ValidationException::withMessages(array_combine(array_map(fn (string $field) => $prefix.$field, array_keys($errors)), $errors));
+        }
+    }
+
+    /**
+     * @param  list<Item>  $items
+     * @param  array<string, list<Finding>>  $findings  by lineage
+     * @param  array<int, array<string, string|null>>  $typed  by place of the item and rule
+     * @return list<array{lineage: string, rule: string, message: string, reason: string}>
+     */
+    private function reasons(array $items, array $findings, array $typed): array
+    {
+        $reasons = [];
+        $missing = [];
+        foreach ($items as $index => $item) {
+            foreach ($findings[$item->lineage] ?? [] as $finding) {
+                if ($finding->level !== Level::NeedsReason) {
+                    continue;
+                }
+                $reason = trim((string) ($typed[$index][$finding->rule] ?? ''));
+                if (mb_strlen($reason) < 5) {
+                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” needs a clinical reason, or one of the changes.";
+                }
+                $reasons[] = ['lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}", 'reason' => $reason];
+            }
+        }
+        $this->refuseAll($missing);
+
+        return $reasons;
+    }
+
+    /** @return array{PatientDay, PatientDay, PatientDay} in force from, ends on, review on */
+    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest): array
+    {
+        $today = $patient->dayOf($now);
+        if ($latest === null) {
+            $from = PatientDay::of($order->startsOn ?? $today->date);
+            $this->refuse('starts_on', match (true) {
+                $from->isBefore($today) => 'The programme cannot start in the past.',
+                $today->daysUntil($from) > 90 => 'The start is more than 90 days away.',
+                default => null,
+            });
+        } else {
+            // The day of change keeps the old dose.
+            $from = $today->next();
+            $before = PatientDay::of($latest->in_force_from->format('Y-m-d'));
+            $from = $from->isBefore($before) ? $before : $from;
+        }
+        $ends = $from->plusDays($order->weeks * 7 - 1);
+        $review = PatientDay::of($order->reviewOn);
+        $this->refuse('review_on', match (true) {
+            $review->isBefore($from) => "The review cannot be before the version takes effect on {$from->date}.",
+            $review->isAfter($ends->next()) => "The review cannot be after the programme ends on {$ends->date}.",
+            default => null,
+        });
+
+        return [$from, $ends, $review];
+    }
+
+    private function refuse(string $field, ?string $message): void
+    {
+        if ($message !== null) {
+            throw ValidationException::withMessages([$field => $message]);
+        }
+    }
+}

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Device;
+use App\Models\Patient;
+use App\Models\Pause;
+use App\Models\Practice;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\InvalidValue;
+use IvoryPace\Safety\PauseRules;
+use IvoryPace\Safety\StopClass;
+
+/** Stores a practice once, and lets the pausing rules act on it. */
+final class StorePractice
+{
+    /** A device's clock may be this far off before its times are corrected. */
+    private const TRUSTED_OFFSET_S = 90;
+
+    private const FURTHEST_BACK_DAYS = 60;
+
+    private const LONGEST_S = 4 * 3600;
+
+    /**
+     * @param  array<string, mixed>  $log  as validated
+     * @return array{Practice, bool} the practice, and whether it is new
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(Device $device, array $log): array
+    {
+        return DB::transaction(function () use ($device, $log) {
+            $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
+            $known = Practice::query()->firstWhere('uuid', $log['uuid']);
+            if ($known !== null) {
+                $this->refuse($known->patient_id !== $patient->id, 'uuid', 'This practice is already stored for someone else.');
+
+                return [$known, false];
+            }
+            [$version, $item] = $this->prescribed($patient, $log);
+            $now = CarbonImmutable::now();
+            $offset = (int) round(CarbonImmutable::parse($log['sent_at'])->diffInSeconds($now));
+            $correction = abs($offset) > self::TRUSTED_OFFSET_S ? $offset : 0;
+            $started = CarbonImmutable::parse($log['started_at'])->utc()->addSeconds($correction);
+            $ended = CarbonImmutable::parse($log['ended_at'])->utc()->addSeconds($correction);
+            $this->checkTimes($started, $ended, $now, (int) $log['seconds_done']);
+
+            $prescribed = $item->item();
+            $timeline = $this->asFarAsWasEnough($prescribed->timeline(), $log['enough_step'] ?? null);
+            // A routine is measured by time: not all of its steps have counted breaths.
+            $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
+            $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
+            $this->refuse((int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done', "More breaths were logged than the {$timeline->breaths()} prescribed.");
+
+            $practice = Practice::query()->create([
+                'uuid' => $log['uuid'],
+                'patient_id' => $patient->id,
+                'programme_version_id' => $version->id,
+                'device_id' => $device->id,
+                'lineage' => $item->lineage,
+                'anchor' => $log['anchor'] ?? null,
+                'started_at' => $started,
+                'ended_at' => $ended,
+                'received_at' => $now,
+                'clock_offset_s' => $offset,
+                'breaths_done' => $log['breaths_done'],
+                'breaths_prescribed' => $breathsPrescribed,
+                'seconds_done' => min((int) $log['seconds_done'], $secondsPrescribed),
+                'seconds_prescribed' => $secondsPrescribed,
+                'before' => $log['before'] ?? null,
+                'after' => $log['after'] ?? null,
+                'effort' => $log['effort'] ?? null,
+                'smooth' => $log['smooth'] ?? null,
+                'slight_symptom' => $log['slight_symptom'] ?? null,
+                'open_ms' => $log['open_ms'] ?? null,
+                'enough_step' => $log['enough_step'] ?? null,
+                'remark' => $log['remark'] ?? null,
+                'stop_class' => $log['stop_class'] ?? null,
+                'stop_symptom' => $log['stop_symptom'] ?? null,
+            ]);
+            $this->pauseIfNeeded($patient, $practice, $now, $prescribed->isRecovery());
+
+            return [$practice, true];
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $log
+     * @return array{ProgrammeVersion, ProgrammeItem}
+     */
+    private function prescribed(Patient $patient, array $log): array
+    {
+        $version = ProgrammeVersion::query()->with('items')
+            ->whereHas('programme', fn ($programme) => $programme->where('patient_id', $patient->id))
+            ->whereKey($log['version_id'])->first();
+        $item = $version?->items->firstWhere('lineage', $log['lineage']);
+        if ($version === null || $item === null) {
+            throw ValidationException::withMessages(['version_id' => 'This practice does not belong to your programme.']);
+        }
+
+        return [$version, $item];
+    }
+
+    /** Where breaths grow, the patient says what is enough, and that is then the whole. */
+    private function asFarAsWasEnough(Timeline $timeline, mixed $step): Timeline
+    {
+        if (! is_numeric($step)) {
+            return $timeline;
+        }
+        try {
+            return $timeline->enoughAfter((int) $step);
+        } catch (InvalidValue) {
+            throw ValidationException::withMessages(['enough_step' => 'This exercise does not grow after that step.']);
+        }
+    }
+
+    private function checkTimes(CarbonImmutable $started, CarbonImmutable $ended, CarbonImmutable $now, int $secondsDone): void
+    {
+        $this->refuse($ended < $started, 'ended_at', 'The practice ends before it starts.');
+        $this->refuse($ended > $now->addMinutes(5), 'ended_at', 'The practice ends in the future.');
+        $this->refuse($started < $now->subDays(self::FURTHEST_BACK_DAYS), 'started_at', 'The practice is more than '.self::FURTHEST_BACK_DAYS.' days old.');
+        $length = $started->diffInSeconds($ended);
+        $this->refuse($length > self::LONGEST_S, 'ended_at', 'The practice is longer than four hours.');
+        $this->refuse($secondsDone > $length + 5, 'seconds_done', 'More seconds were practised than passed.');
+    }
+
+    private function pauseIfNeeded(Patient $patient, Practice $practice, CarbonImmutable $now, bool $isRecovery): void
+    {
+        if ($practice->stop_class?->isSymptom() !== true) {
+            return;
+        }
+        $lookedAt = Pause::query()->where('patient_id', $patient->id)
+            ->where(fn ($pause) => $pause->whereNull('lineage')->orWhere('lineage', $practice->lineage))
+            ->max('until_at');
+        $ends = Practice::query()->where('patient_id', $patient->id)->where('lineage', $practice->lineage)
+            ->when($lookedAt !== null, fn ($query) => $query->where('received_at', '>', $lookedAt))
+            ->orderByDesc('started_at')->orderByDesc('id')->limit(3)->get(['id', 'stop_class'])
+            ->map(fn (Practice $each) => $each->stop_class)->all();
+        // A get-help symptom acts whatever came after it: it may have waited on the device for days.
+        $decision = PauseRules::afterPractice(
+            $practice->stop_class === StopClass::GetHelp ? [$practice->stop_class] : array_values($ends), $isRecovery,
+        );
+        $isPaused = $decision !== null && $patient->pauses()->goingOn()
+            ->when(! $decision->everyExercise, fn ($query) => $query->where(fn ($pause) => $pause->whereNull('lineage')->orWhere('lineage', $practice->lineage)))
+            ->when($decision->everyExercise, fn ($query) => $query->whereNull('lineage'))
+            ->exists();
+        if ($decision !== null && ! $isPaused) {
+            $patient->pauses()->create([
+                'lineage' => $decision->everyExercise ? null : $practice->lineage,
+                'rule' => $decision->rule,
+                'practice_id' => $practice->id,
+                'from_at' => $now,
+            ]);
+        }
+    }
+
+    private function refuse(bool $wrong, string $field, string $message): void
+    {
+        if ($wrong) {
+            throw ValidationException::withMessages([$field => $message]);
+        }
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+/** What a practitioner orders when issuing a version. */
+final readonly class VersionOrder
+{
+    /**
+     * @param  list<array<string, mixed>>  $items  fields of each, as on the Bench; "id" is the lineage of one in force
+     * @param  int  $weeks  1–52, from the day on which the version takes effect
+     * @param  string  $reviewOn  date
+     * @param  string|null  $startsOn  date, for a first version
+     * @param  int  $basedOn  number of the version that was on the Bench; 0 for none
+     * @param  array<int, array<string, string|null>>  $findingReasons  by place of the item and rule
+     * @param  array<string, mixed>  $goal  words, measure, target, direction
+     * @param  string|null  $patientNote  what changed and why, as the patient reads it
+     */
+    public function __construct(
+        public array $items,
+        public int $weeks,
+        public string $reviewOn,
+        public ?string $startsOn,
+        public string $ratedSymptom,
+        public ?string $reason,
+        public int $basedOn,
+        public array $findingReasons = [],
+        public ?string $school = null,
+        public array $goal = [],
+        public ?string $patientNote = null,
+    ) {
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Compiler;
+use IvoryPace\InvalidValue;
+use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\ItemFields;
+
+final class ShowExercise extends Command
+{
+    use AnswersInJson;
+
+    private const FIELDS = [
+        'ratio', 'count_length', 'breaths', 'minutes', 'position', 'route_in', 'route_out', 'effort', 'gaze', 'school', 'cue_word', 'fade',
+        'fastest', 'slowest', 'own_name', 'own_right', 'times_a_day',
+    ];
+
+    protected $signature = 'breath:exercise {key : of the technique} {--set=* : name=value, of a field or a parameter} {--timeline : with all cues} {--json : on one line, for programs}';
+
+    protected $description = 'A technique of the catalogue as it would be prescribed, with its totals';
+
+    public function handle(): int
+    {
+        return $this->answer(function () {
+            $technique = Catalogue::get($this->stringArgument('key'));
+            $fields = ['technique' => $technique->key];
+            $parameters = [];
+            foreach ((array) $this->option('set') as $setting) {
+                if (! is_string($setting) || ! str_contains($setting, '=')) {
+                    throw InvalidValue::because('“'.(is_string($setting) ? $setting : '').'” is not of the form name=value.');
+                }
+                [$name, $value] = explode('=', $setting, 2);
+                if (isset($technique->parameters[$name])) {
+                    $parameters[$name] = $value;
+                } elseif (in_array($name, self::FIELDS, true)) {
+                    $fields[$name] = $value;
+                } else {
+                    throw InvalidValue::because("{$technique->name} has no “{$name}” to set.");
+                }
+            }
+            $fields['parameters'] = $parameters;
+            $draft = DraftReader::read($fields, 'x');
+            if ($draft->item === null) {
+                throw InvalidValue::because(implode(' ', $draft->errors));
+            }
+            $timeline = Compiler::compile($draft->item->prescription);
+
+            return [
+                'name' => $draft->item->prescription->name(),
+                'fields' => array_diff_key(ItemFields::write($draft->item), ['anchors' => 0]),
+                'breaths' => $timeline->breaths(),
+                'rounds' => $timeline->rounds(),
+                'sets' => $timeline->sets(),
+                'exercise_s' => $timeline->exerciseMs() / 1000,
+                'total_s' => $timeline->totalMs() / 1000,
+                'about' => $timeline->isAbout(),
+                ...($this->option('timeline') ? ['segments' => $timeline->segments] : []),
+            ];
+        });
+    }
+}

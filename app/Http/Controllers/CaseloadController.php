@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Practitioner;
+use App\Support\Caseload;
+use Illuminate\Container\Attributes\CurrentUser;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class CaseloadController
+{
+    public function __invoke(#[CurrentUser] Practitioner $practitioner): Response
+    {
+        return Inertia::render('Caseload', ['lines' => Caseload::of($practitioner->clinic, now())]);
+    }
+}

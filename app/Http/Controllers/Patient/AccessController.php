@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Patient;
+
+use App\Actions\RegisterDevice;
+use App\Http\Requests\Patient\AccessRequest;
+use App\Models\Consent;
+use App\Models\Device;
+use App\Support\ConsentText;
+use App\Support\DeviceGuard;
+use App\Support\DeviceState;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+
+final class AccessController
+{
+    /** Confirms a link or code: this uses it up and makes this device the patient's. */
+    public function store(AccessRequest $request, RegisterDevice $register): JsonResponse
+    {
+        $request->ensureNotThrottled();
+        [$column, $hash] = $request->secret();
+        $made = $register($column, $hash, $request->deviceLabel());
+        if ($made === null) {
+            $request->countFailure();
+            throw ValidationException::withMessages(['code' => __('patient.enter.not-valid')]);
+        }
+        [$device, $credential] = $made;
+
+        return response()->json(DeviceState::of($device, $request), 201)->withCookie(DeviceGuard::cookie($credential));
+    }
+
+    /** How far this device has come: unknown, consent, pin, locked, ready. */
+    public function show(Request $request): JsonResponse
+    {
+        $device = $request->user('device');
+
+        return response()->json($device instanceof Device ? DeviceState::of($device, $request) : ['state' => 'unknown']);
+    }
+
+    public function consent(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        $request->validate(['version' => ['required', 'in:'.ConsentText::VERSION]], ['version.in' => __('patient.consent.changed')]);
+        if (! ConsentText::isAcceptedFor($device->patient_id, $device->id)) {
+            Consent::query()->create([
+                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'accepted',
+                'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
+            ]);
+        }
+
+        return response()->json(DeviceState::of($device, $request));
+    }
+}

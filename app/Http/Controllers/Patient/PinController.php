@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Patient;
+
+use App\Models\Device;
+use App\Support\ConsentText;
+use App\Support\DeviceState;
+use App\Support\Pins;
+use App\Support\ScreenLock;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Validation\ValidationException;
+
+final class PinController
+{
+    public function store(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        abort_unless(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.first'));
+        abort_if($device->pin !== null, 409, __('patient.pin.already'));
+        $pin = $request->string('pin')->value();
+        $problem = Pins::problem($pin);
+        if ($problem !== null) {
+            throw ValidationException::withMessages(['pin' => __($problem)]);
+        }
+        $device->update(['pin' => $pin]);
+        ScreenLock::open($request, $device);
+
+        return response()->json(DeviceState::of($device, $request));
+    }
+
+    public function unlock(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        abort_if($device->pin === null, 409, __('patient.pin.none'));
+        if ($device->isLockedOut()) {
+            throw ValidationException::withMessages(['pin' => __('patient.pin.locked-out')]);
+        }
+        // Counted before it is checked, so that many tries at the same moment are many tries.
+        Device::query()->whereKey($device->id)->increment('wrong_pins');
+        if (! Hash::check($request->string('pin')->limit(100, '')->value(), $device->pin)) {
+            $device->refresh();
+            $left = Device::MOST_WRONG_PINS - $device->wrong_pins;
+            throw ValidationException::withMessages(['pin' => $left <= 0
+                ? __('patient.pin.locked-out') : trans_choice('patient.pin.wrong', $left, ['left' => $left])]);
+        }
+        Device::query()->whereKey($device->id)->update(['wrong_pins' => 0, 'last_seen_at' => now()]);
+        $device->refresh();
+        ScreenLock::open($request, $device);
+
+        return response()->json(DeviceState::of($device, $request));
+    }
+
+    public function lock(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        ScreenLock::close($request);
+
+        return response()->json(DeviceState::of($device, $request));
+    }
+}

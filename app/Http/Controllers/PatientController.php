@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PatientRequest;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Support\CourseOf;
+use DateTimeZone;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class PatientController
+{
+    public function create(#[CurrentUser] Practitioner $practitioner): Response
+    {
+        return Inertia::render('PatientNew', [
+            'time_zones' => DateTimeZone::listIdentifiers(),
+            'time_zone' => $practitioner->clinic->time_zone,
+        ]);
+    }
+
+    public function store(PatientRequest $request, #[CurrentUser] Practitioner $practitioner): RedirectResponse
+    {
+        $patient = Patient::query()->create([
+            ...$request->validated(),
+            'clinic_id' => $practitioner->clinic_id,
+            'practitioner_id' => $practitioner->id,
+        ]);
+
+        return redirect("/patients/{$patient->id}/screening");
+    }
+
+    public function show(Patient $patient): Response
+    {
+        return Inertia::render('Course', CourseOf::patient($patient, now()));
+    }
+}

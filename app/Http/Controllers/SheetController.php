@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Patient;
+use App\Support\PatientSheet;
+use Illuminate\Http\Response;
+
+final class SheetController
+{
+    public function __invoke(Patient $patient, int $number): Response
+    {
+        $version = $patient->activeProgramme?->versions()->with('items')->firstWhere('number', $number);
+        abort_if($version === null, 404);
+
+        return response(PatientSheet::pdf($version, $patient), 200, [
+            'Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"sheet-$number.pdf\"",
+        ]);
+    }
+}

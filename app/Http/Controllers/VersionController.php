@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\IssueVersion;
+use App\Http\Requests\VersionRequest;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Support\PatientHead;
+use App\Support\VersionSheet;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class VersionController
+{
+    /**
+     * Answers in JSON, problems too: they must not travel through the session, where a key press answered at the same
+     * moment would take them away.
+     */
+    public function store(VersionRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, IssueVersion $issue): JsonResponse
+    {
+        $version = $issue($patient, $practitioner, $request->order());
+        $hasAccess = $patient->devices()->whereNull('revoked_at')->exists();
+
+        $request->session()->flash('flash', "Version {$version->number} issued; in force from {$version->in_force_from->format('j M')}.");
+
+        return response()->json(['go_to' => $hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access"], 201);
+    }
+
+    public function show(Patient $patient, int $number): Response
+    {
+        $version = $patient->activeProgramme?->versions()
+            ->with(['items', 'practitioner', 'findingReasons.practitioner'])->firstWhere('number', $number);
+        abort_if($version === null, 404);
+
+        return Inertia::render('Version', [
+            'patient' => PatientHead::of($patient, now()),
+            'version' => VersionSheet::of($version, $patient),
+        ]);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Auth\Authenticatable;
+use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A patient's phone or computer. It signs itself in with its credential; the PIN unlocks its screen.
+ *
+ * @property int $id
+ * @property string $patient_id
+ * @property string $label
+ * @property string|null $pin
+ * @property int $wrong_pins
+ * @property CarbonImmutable|null $last_seen_at
+ * @property CarbonImmutable|null $revoked_at
+ * @property CarbonImmutable $created_at
+ * @property Patient $patient
+ */
+final class Device extends Model implements AuthenticatableContract
+{
+    use Authenticatable;
+
+    /** After this many wrong PINs in a row the screen stays locked until the practitioner makes a new link. */
+    public const MOST_WRONG_PINS = 10;
+
+    protected $guarded = [];
+
+    protected $hidden = ['credential_hash', 'pin'];
+
+    /** @return BelongsTo<Patient, $this> */
+    public function patient(): BelongsTo
+    {
+        return $this->belongsTo(Patient::class);
+    }
+
+    public function isLockedOut(): bool
+    {
+        return $this->wrong_pins >= self::MOST_WRONG_PINS;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'last_seen_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime',
+            'created_at' => 'immutable_datetime', 'pin' => 'hashed',
+        ];
+    }
+}

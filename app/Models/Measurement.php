@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use IvoryPace\Assessment\Measure;
+use IvoryPace\Exercise\Position;
+
+/**
+ * One value, with how it was measured. It is never changed: a wrong one is followed by a right one.
+ *
+ * @property int $id
+ * @property string $patient_id
+ * @property int $practitioner_id
+ * @property Measure $measure
+ * @property float $value
+ * @property array<string, mixed>|null $details
+ * @property Position $position
+ * @property string $method
+ * @property CarbonImmutable $measured_at
+ * @property Practitioner $practitioner
+ */
+final class Measurement extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function practitioner(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['measure' => Measure::class, 'position' => Position::class, 'value' => 'float', 'details' => 'array', 'measured_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Database\Factories\PatientFactory;
+use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use IvoryPace\Practice\PatientClock;
+use IvoryPace\Practice\PatientDay;
+
+/**
+ * @property string $id
+ * @property int $clinic_id
+ * @property int $practitioner_id
+ * @property string $name
+ * @property CarbonImmutable $birth_date
+ * @property string $time_zone
+ * @property string $day_start
+ * @property string|null $contact
+ * @property int|null $minutes_a_day
+ * @property CarbonImmutable $created_at
+ * @property Clinic $clinic
+ * @property Practitioner $practitioner
+ * @property Screening|null $latestScreening
+ * @property Programme|null $activeProgramme
+ */
+final class Patient extends Model
+{
+    /** @use HasFactory<PatientFactory> */
+    use HasFactory, HasUlids;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Clinic, $this> */
+    public function clinic(): BelongsTo
+    {
+        return $this->belongsTo(Clinic::class);
+    }
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function practitioner(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return HasMany<Screening, $this> */
+    public function screenings(): HasMany
+    {
+        return $this->hasMany(Screening::class);
+    }
+
+    /** @return HasOne<Screening, $this> */
+    public function latestScreening(): HasOne
+    {
+        return $this->hasOne(Screening::class)->latestOfMany();
+    }
+
+    /** @return HasOne<Programme, $this> */
+    public function activeProgramme(): HasOne
+    {
+        return $this->hasOne(Programme::class)->whereNull('closed_on');
+    }
+
+    /** @return HasMany<Practice, $this> */
+    public function practices(): HasMany
+    {
+        return $this->hasMany(Practice::class);
+    }
+
+    /** @return HasMany<Pause, $this> */
+    public function pauses(): HasMany
+    {
+        return $this->hasMany(Pause::class);
+    }
+
+    /** @return HasMany<Device, $this> */
+    public function devices(): HasMany
+    {
+        return $this->hasMany(Device::class);
+    }
+
+    /** @return HasMany<AccessLink, $this> */
+    public function accessLinks(): HasMany
+    {
+        return $this->hasMany(AccessLink::class);
+    }
+
+    public function clock(): PatientClock
+    {
+        return PatientClock::in($this->time_zone, $this->day_start);
+    }
+
+    public function dayOf(DateTimeImmutable $instant): PatientDay
+    {
+        return $this->clock()->dayOf($instant);
+    }
+
+    public function ageOn(PatientDay $day): int
+    {
+        return (int) $this->birth_date->diffInYears(CarbonImmutable::parse($day->date));
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['birth_date' => 'immutable_date', 'contact' => 'encrypted', 'created_at' => 'immutable_datetime'];
+    }
+}

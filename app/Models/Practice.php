@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Programme\Anchor;
+use IvoryPace\Safety\StopClass;
+use IvoryPace\Safety\StopSymptom;
+
+/**
+ * @property int $id
+ * @property string $uuid
+ * @property string $patient_id
+ * @property int $programme_version_id
+ * @property string $lineage
+ * @property Anchor|null $anchor
+ * @property CarbonImmutable $started_at
+ * @property CarbonImmutable $ended_at
+ * @property CarbonImmutable $received_at
+ * @property int $breaths_done
+ * @property int $breaths_prescribed
+ * @property int $seconds_done
+ * @property int $seconds_prescribed
+ * @property int|null $before
+ * @property int|null $after
+ * @property int|null $effort
+ * @property string|null $smooth
+ * @property bool|null $slight_symptom
+ * @property list<int>|null $open_ms lengths of open cues as they were ended
+ * @property int|null $enough_step the step in which the patient said that it is enough
+ * @property string|null $remark
+ * @property StopClass|null $stop_class
+ * @property StopSymptom|null $stop_symptom
+ * @property ProgrammeVersion $version
+ */
+final class Practice extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<ProgrammeVersion, $this> */
+    public function version(): BelongsTo
+    {
+        return $this->belongsTo(ProgrammeVersion::class, 'programme_version_id');
+    }
+
+    /** The practice as the core counts it. */
+    public function record(): PracticeRecord
+    {
+        $counted = $this->breaths_prescribed > 0;
+
+        return new PracticeRecord(
+            $this->lineage,
+            $this->started_at,
+            $counted ? $this->breaths_done : $this->seconds_done,
+            $counted ? $this->breaths_prescribed : $this->seconds_prescribed,
+            stoppedForSymptom: $this->stop_class?->isSymptom() === true,
+            anchor: $this->anchor,
+        );
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
+            'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
+            'remark' => 'encrypted', 'open_ms' => 'array', 'slight_symptom' => 'boolean',
+        ];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Programme\History;
+
+/**
+ * @property int $id
+ * @property string $patient_id
+ * @property CarbonImmutable|null $closed_on
+ * @property Collection<int, ProgrammeVersion> $versions
+ */
+final class Programme extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Patient, $this> */
+    public function patient(): BelongsTo
+    {
+        return $this->belongsTo(Patient::class);
+    }
+
+    /** @return HasMany<ProgrammeVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(ProgrammeVersion::class)->orderBy('number');
+    }
+
+    /** The versions as the core sees them. */
+    public function history(): History
+    {
+        return new History(
+            array_values($this->versions->map(fn (ProgrammeVersion $version) => $version->forScheduling())->all()),
+            $this->closed_on === null ? null : PatientDay::of($this->closed_on->format('Y-m-d')),
+        );
+    }
+
+    /** The version in force on a day; the latest one when the programme has not begun. */
+    public function versionOn(PatientDay $day): ?ProgrammeVersion
+    {
+        $number = $this->history()->inForceOn($day)?->number;
+
+        return $this->versions->firstWhere('number', $number);
+    }
+
+    public function latestVersion(): ?ProgrammeVersion
+    {
+        return $this->versions->last();
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['closed_on' => 'immutable_date'];
+    }
+}

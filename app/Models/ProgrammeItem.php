@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\Item;
+use LogicException;
+
+/**
+ * @property int $id
+ * @property string $lineage
+ * @property array<string, mixed> $fields
+ */
+final class ProgrammeItem extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    private ?Item $read = null;
+
+    /** The exercise as the core sees it. */
+    public function item(): Item
+    {
+        return $this->read ??= DraftReader::read($this->fields, $this->lineage)->item
+            ?? throw new LogicException("Exercise {$this->id} of an issued version cannot be read.");
+    }
+
+    /**
+     * True when fields prescribe the same exercise, perhaps in another way: then it keeps its lineage.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    public function isSameExercise(array $fields): bool
+    {
+        if ($this->item()->routine !== null) {
+            return ($fields['kind'] ?? '') === 'routine';
+        }
+        $prescription = $this->item()->prescription;
+
+        return $prescription->technique->key === ($fields['technique'] ?? null)
+            && ($prescription->own === null || $prescription->own->name === ($fields['own_name'] ?? null));
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['fields' => 'array'];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $patient_id
+ * @property int $practitioner_id
+ * @property string|null $remark
+ * @property CarbonImmutable $completed_at
+ * @property Practitioner $practitioner
+ * @property Collection<int, ScreeningAnswer> $answers
+ */
+final class Screening extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function practitioner(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return BelongsTo<Patient, $this> */
+    public function patient(): BelongsTo
+    {
+        return $this->belongsTo(Patient::class);
+    }
+
+    /** @return HasMany<ScreeningAnswer, $this> */
+    public function answers(): HasMany
+    {
+        return $this->hasMany(ScreeningAnswer::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['completed_at' => 'immutable_datetime', 'remark' => 'encrypted'];
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\RedFlag;
+
+/**
+ * @property int $id
+ * @property int $screening_id
+ * @property string $question
+ * @property bool $answer
+ * @property CarbonImmutable|null $ends_on
+ * @property int|null $pregnancy_weeks
+ * @property Screening $screening
+ * @property Collection<int, RedFlagAction> $actions
+ */
+final class ScreeningAnswer extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Screening, $this> */
+    public function screening(): BelongsTo
+    {
+        return $this->belongsTo(Screening::class);
+    }
+
+    /** @return HasMany<RedFlagAction, $this> */
+    public function actions(): HasMany
+    {
+        return $this->hasMany(RedFlagAction::class);
+    }
+
+    public function redFlag(): ?RedFlag
+    {
+        return str_starts_with($this->question, 'red.') ? RedFlag::tryFrom(substr($this->question, 4)) : null;
+    }
+
+    /** The flag, when it was answered yes and has not come to its end by this day. */
+    public function flagInForce(PatientDay $day): ?Flag
+    {
+        $isOver = $this->ends_on !== null && $this->ends_on->format('Y-m-d') < $day->date;
+
+        return $this->answer && ! $isOver && str_starts_with($this->question, 'flag.')
+            ? Flag::tryFrom(substr($this->question, 5)) : null;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['answer' => 'boolean', 'ends_on' => 'immutable_date'];
+    }
+}

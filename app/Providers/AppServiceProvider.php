@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\OwnExercise;
+use App\Models\OwnRoutine;
+use App\Models\OwnTemplate;
+use App\Policies\OwnWorkPolicy;
+use App\Support\DeviceGuard;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Vite;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::shouldBeStrict(! $this->app->environment('demo', 'production'));
+        Auth::viaRequest('device-credential', fn (Request $request) => DeviceGuard::deviceOf($request));
+        Gate::policy(OwnExercise::class, OwnWorkPolicy::class);
+        Gate::policy(OwnRoutine::class, OwnWorkPolicy::class);
+        Gate::policy(OwnTemplate::class, OwnWorkPolicy::class);
+        Vite::useBuildDirectory(config()->string('app.build_directory'));
+    }
+}

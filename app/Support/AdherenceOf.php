@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Patient;
+use App\Models\Pause;
+use App\Models\Practice;
+use App\Models\Programme;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use IvoryPace\Practice\Adherence;
+
+/** The core's adherence of a patient's programme, from rows. */
+final class AdherenceOf
+{
+    /**
+     * @param  Collection<int, Practice>  $practices
+     * @param  Collection<int, Pause>  $pauses
+     */
+    public static function programme(Programme $programme, Patient $patient, Collection $practices, Collection $pauses, CarbonImmutable $now): Adherence
+    {
+        return new Adherence(
+            $programme->history(),
+            $patient->clock(),
+            array_values($practices->map(fn (Practice $practice) => $practice->record())->all()),
+            array_values($pauses->map(fn (Pause $pause) => $pause->forAdherence())->all()),
+            $now,
+        );
+    }
+}

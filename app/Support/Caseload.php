@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\AccessLink;
+use App\Models\Clinic;
+use App\Models\Patient;
+use App\Models\Pause;
+use App\Models\Practice;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as Rows;
+use IvoryPace\Practice\AdherenceResult;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Progress\CaseloadFacts;
+use IvoryPace\Progress\CaseloadLine;
+use IvoryPace\Safety\PauseRules;
+
+/** The clinic's patients by urgency, each with one sentence and its number. The number of queries does not grow. */
+final class Caseload
+{
+    private const MOST_PATIENTS = 500;
+
+    private const TALLY_DAYS = 14;
+
+    /** Gaps are followed this far back. */
+    private const LOOK_BACK_DAYS = 35;
+
+    private const LATELY_DAYS = 7;
+
+    /** @return list<array<string, mixed>> most urgent first */
+    public static function of(Clinic $clinic, CarbonImmutable $now): array
+    {
+        $patients = Patient::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(self::MOST_PATIENTS)
+            ->with(['latestScreening.answers.actions', 'activeProgramme.versions.items'])->get();
+        $ids = $patients->modelKeys();
+        $practices = Practice::query()->whereIn('patient_id', $ids)->where('started_at', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2))
+            ->orderBy('started_at')->get()->groupBy('patient_id');
+        $pauses = Pause::query()->whereIn('patient_id', $ids)
+            ->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2)))
+            ->with('practice')->get()->groupBy('patient_id');
+        $access = self::access($patients);
+
+        $lines = $patients->map(fn (Patient $patient) => self::line(
+            $patient, $practices->get($patient->id, new Collection), $pauses->get($patient->id, new Collection), $access[$patient->id] ?? [null, false], $now,
+        ))->all();
+        usort($lines, fn (array $a, array $b) => [$a['order'], $a['name']] <=> [$b['order'], $b['name']]);
+
+        return $lines;
+    }
+
+    /**
+     * @param  Rows<int, Practice>  $practices
+     * @param  Rows<int, Pause>  $pauses
+     * @param  array{CarbonImmutable|null, bool}  $access  when it was made ready, and whether it is used
+     * @return array<string, mixed>
+     */
+    private static function line(Patient $patient, Rows $practices, Rows $pauses, array $access, CarbonImmutable $now): array
+    {
+        $clock = $patient->clock();
+        $today = $clock->dayOf($now);
+        $programme = $patient->activeProgramme;
+        $latest = $programme?->latestVersion();
+        $adherence = $programme === null ? null : AdherenceOf::programme($programme, $patient, $practices, $pauses, $now);
+        $tally = $adherence?->ofProgramme($today->plusDays(1 - self::TALLY_DAYS), $today);
+        $back = $adherence?->ofProgramme($today->plusDays(-self::LOOK_BACK_DAYS), $today);
+        $goingOn = $pauses->whereNull('until_at');
+        $help = $goingOn->firstWhere('rule', PauseRules::GET_HELP);
+        $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
+        $lookedAt = $pauses->max('until_at');
+        $stops = $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true
+            && $practice->started_at >= $now->subDays(self::LATELY_DAYS) && ($lookedAt === null || $practice->received_at > $lookedAt));
+        $endsOn = $latest?->ends_on === null ? null : PatientDay::of($latest->ends_on->format('Y-m-d'));
+
+        $line = CaseloadLine::for(new CaseloadFacts(
+            screened: $patient->latestScreening !== null,
+            openRedFlags: Safeguards::openRedFlags($patient),
+            daysSinceAdded: (int) $patient->created_at->diffInDays($now),
+            hasProgramme: $programme !== null,
+            getHelp: $help?->practice->stop_symptom,
+            pausedExercise: $paused === null ? null : $latest?->items->firstWhere('lineage', $paused->lineage)?->item()->name(),
+            stopsLately: $stops->count(),
+            lastStop: $stops->last()->stop_symptom ?? $paused?->practice->stop_symptom,
+            presentGap: $back->presentGap ?? 0,
+            adherence: $tally?->share(),
+            dueLately: $tally->due ?? 0,
+            creditLately: $tally->credit ?? 0.0,
+            daysSinceAccess: $access[0] === null ? null : (int) $access[0]->diffInDays($now),
+            accessUsed: $access[1],
+            reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($today),
+            hasEnded: $endsOn !== null && $today->isAfter($endsOn),
+        ));
+
+        return [
+            'id' => $patient->id,
+            'name' => $patient->name,
+            'prescribed' => $latest?->items->map(fn ($item) => $item->item()->summary())->implode('; '),
+            'reason' => $line->reason->value,
+            'heading' => $line->reason->heading(),
+            'order' => $line->reason->order(),
+            'number' => $line->number,
+            'sentence' => $line->sentence,
+            'tally' => self::tally($tally),
+            'review_on' => $latest?->review_on->format('j M'),
+        ];
+    }
+
+    /** @return list<list<string>> strokes by day */
+    private static function tally(?AdherenceResult $result): array
+    {
+        return array_map(
+            fn ($day) => array_map(fn ($stroke) => $stroke->value, $day->strokes), $result->days ?? [],
+        );
+    }
+
+    /**
+     * @param  Collection<int, Patient>  $patients
+     * @return array<string, array{CarbonImmutable|null, bool}>
+     */
+    private static function access(Collection $patients): array
+    {
+        $links = AccessLink::query()->whereIn('patient_id', $patients->modelKeys())
+            ->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get();
+
+        return $links->mapWithKeys(fn ($link) => [
+            (string) $link->patient_id => [CarbonImmutable::parse($link->made, 'UTC'), (bool) $link->used],
+        ])->all();
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Patient;
+use Carbon\CarbonImmutable;
+use IvoryPace\Safety\Flag;
+
+/** The line about a patient that heads every page of theirs. */
+final class PatientHead
+{
+    /** @return array<string, mixed> */
+    public static function of(Patient $patient, CarbonImmutable $now): array
+    {
+        $patient->loadMissing(['latestScreening.answers.actions', 'activeProgramme.versions.items']);
+        $facts = PatientFactsOf::patient($patient, $now);
+
+        return [
+            'id' => $patient->id,
+            'name' => $patient->name,
+            'age' => $facts->age,
+            'flags' => array_map(fn (Flag $flag) => $flag->label(), $facts->flags()),
+            'minutes_a_day' => $patient->minutes_a_day,
+            'today' => $patient->dayOf($now)->date,
+            'obstacle' => Safeguards::obstacle($patient),
+            'has_programme' => $patient->activeProgramme !== null,
+        ];
+    }
+}

@@ -1,0 +1,40 @@
+# Writes the settings file of an instance. The application key is kept from run to run: it opens what is encrypted.
+
+write_environment() {
+  local file=$1 environment=$2 database=$3 url=$4 key=''
+  [ -e "$file" ] && key=$(sed -n 's/^APP_KEY=//p' "$file")
+  [ -n "$key" ] || key="base64:$(head -c 32 /dev/urandom | base64)"
+  local secure=false; case "$url" in https:*) secure=true ;; esac
+  umask 077
+  cat > "$file.new" <<ENV
+APP_NAME="Ivory Pace"
+APP_ENV=$environment
+APP_KEY=$key
+APP_DEBUG=false
+APP_URL=$url
+LOG_CHANNEL=single
+LOG_LEVEL=warning
+DB_CONNECTION=mariadb
+DB_HOST=127.0.0.1
+DB_PORT=$DB_PORT
+DB_DATABASE=$database
+DB_USERNAME=ivory_pace
+DB_PASSWORD=$DB_PASSWORD
+SESSION_SECURE_COOKIE=$secure
+BCRYPT_ROUNDS=$5
+BUILD_DIRECTORY=$6
+INERTIA_SSR_ENABLED=false
+ENV
+  mv "$file.new" "$file"
+  if is_root; then chown "$APP_USER" "$file"; fi
+  umask 022
+}
+
+# What the application writes must belong to the user that serves it.
+own_writable_folders() {
+  mkdir -p storage/framework/{cache/data,sessions,views} storage/logs bootstrap/cache
+  if is_root; then
+    chown "$APP_USER" storage bootstrap/cache
+    chown -R "$APP_USER" storage/framework storage/logs storage/app bootstrap/cache
+  fi
+}

@@ -1,0 +1,124 @@
+// Takes the pictures of docs/screenshots from the demo data.
+//   node bin/lib/shots.mjs ADDRESS FOLDER [name …]
+import { execFileSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const [address, folder, ...only] = process.argv.slice(2);
+if (!address || !folder) throw new Error('Usage: node bin/lib/shots.mjs ADDRESS FOLDER [name …]');
+mkdirSync(folder, { recursive: true });
+
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--lang=en-GB'],
+});
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: address, reducedMotion: 'reduce' });
+const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'en-GB', baseURL: address, hasTouch: true, isMobile: true });
+const page = await desk.newPage();
+const mobile = await phone.newPage();
+for (const each of [page, mobile]) {
+    each.on('console', (message) => { if (message.type() === 'error') console.error(`console: ${message.text()}`); });
+    each.on('pageerror', (error) => console.error(`page: ${error.message}`));
+}
+
+const wanted = (name) => only.length === 0 || only.includes(name);
+const shot = async (on, name) => {
+    if (!wanted(name)) return;
+    await on.waitForFunction(() => !document.querySelector('#nprogress'));
+    await on.evaluate(() => document.fonts.ready);
+    await on.screenshot({ path: `${folder}/${name}.png` });
+    console.log(`${folder}/${name}.png`);
+};
+const open = async (name, room = '') => {
+    await page.goto('/');
+    const href = await page.getByRole('link', { name, exact: true }).getAttribute('href');
+    await page.goto(href + room);
+    await page.getByRole('heading', { name, exact: true }).waitFor();
+};
+
+await page.goto('/sign-in');
+await page.getByLabel('E-mail').waitFor();
+await shot(page, 'sign-in');
+await page.getByLabel('E-mail').fill('nora@harrowquay.example');
+await page.getByLabel('Password').fill('lantern-over-quay');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('heading', { name: 'Who needs me' }).waitFor();
+await shot(page, 'caseload');
+
+await open('Bram Fenwick');
+await shot(page, 'course');
+await open('Tam Whitlock');
+await shot(page, 'course-paused');
+await open('Bram Fenwick', '/bench');
+await page.getByLabel('Ratio').fill('4:3:7:1');
+await page.getByLabel('Position').selectOption('reclined');
+await page.getByRole('heading', { name: 'Two things change at once' }).waitFor();
+await page.getByRole('heading', { name: 'Bram Fenwick', exact: true }).click();
+await shot(page, 'bench');
+if (wanted('bench-changes')) {
+    await page.getByRole('button', { name: /^Issue version \d+$/ }).click();
+    await page.getByRole('region', { name: /^What version/ }).waitFor();
+    await shot(page, 'bench-changes');
+}
+if (wanted('sheet')) {
+    const address = `${new URL(page.url()).pathname.replace(/\/bench$/, '')}/versions/2/sheet.pdf`;
+    const pdf = await (await page.request.get(address)).body();
+    execFileSync('pdftoppm', ['-r', '80', '-png', '-singlefile', '-', `${folder}/sheet`], { input: pdf });
+    console.log(`${folder}/sheet.png`);
+}
+page.on('dialog', (dialog) => void dialog.accept());
+await page.goto('/exercises/four-seven-eight');
+await page.getByRole('heading', { name: '4:7:8', exact: true }).waitFor();
+await shot(page, 'exercises');
+await page.goto('/routines/falling-asleep');
+await page.getByRole('heading', { name: 'Falling asleep' }).waitFor();
+await shot(page, 'routine');
+await open('Wilfred Haskin', '/screening');
+await shot(page, 'red-flag');
+await open('Bram Fenwick', '/measure');
+await shot(page, 'measure');
+await open('Maud Trevanion', '/screening');
+await shot(page, 'screening');
+await page.goto('/patients/new');
+await page.getByLabel('Name', { exact: true }).waitFor();
+if (only.length > 0) await shot(page, 'patient-new');
+await open('Bram Fenwick', '/versions/1');
+await shot(page, 'version');
+
+if (only.length === 0 || only.some((name) => name === 'access' || name.startsWith('my-'))) {
+    await open('Edda Korhonen', '/access');
+    await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();
+    await page.locator('[data-link]').waitFor({ state: 'attached' });
+    await shot(page, 'access');
+    const link = new URL((await page.locator('[data-link]').textContent()) ?? '');
+    await mobile.goto(`/enter${link.hash}`);
+    await mobile.getByRole('button', { name: 'Use this device' }).waitFor();
+    if (only.length > 0) await shot(mobile, 'my-enter');
+    await mobile.getByRole('button', { name: 'Use this device' }).click();
+    await mobile.getByRole('heading', { name: 'Before you begin' }).waitFor();
+    await shot(mobile, 'my-consent');
+    await mobile.getByRole('button', { name: 'I have read this and agree' }).click();
+    await mobile.getByLabel('PIN', { exact: true }).fill('480153');
+    await mobile.getByLabel('PIN once more').fill('480153');
+    if (only.length > 0) await shot(mobile, 'my-pin');
+    await mobile.getByRole('button', { name: 'Keep this PIN' }).click();
+    await mobile.getByRole('button', { name: 'Lock' }).waitFor();
+    await shot(mobile, 'my-today');
+    await mobile.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await mobile.getByRole('button', { name: '5', exact: true }).waitFor();
+    if (only.length > 0) await shot(mobile, 'my-before');
+    await mobile.getByRole('button', { name: '5', exact: true }).click();
+    await mobile.getByRole('button', { name: 'Start' }).waitFor();
+    await shot(mobile, 'my-get-ready');
+    await mobile.getByRole('button', { name: 'Start' }).click();
+    await mobile.locator('[data-cue="exhale"]').waitFor();
+    await mobile.waitForTimeout(2600);
+    await shot(mobile, 'my-player');
+    await mobile.getByRole('button', { name: 'Stop' }).click();
+    await mobile.getByRole('heading', { name: 'You stopped' }).waitFor();
+    await shot(mobile, 'my-stopped');
+    await mobile.getByRole('button', { name: /^Nothing wrong/ }).click();
+    await mobile.getByRole('heading', { name: 'Done' }).waitFor();
+    if (only.length > 0) await shot(mobile, 'my-after');
+}
+await browser.close();

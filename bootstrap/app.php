@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\FromOurPages;
+use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\SecurityHeaders;
+use App\Support\OurHosts;
+use App\Support\Problems;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession;
+use Illuminate\Support\Facades\Route;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+        health: '/up',
+        then: function (Application $app): void {
+            Route::middleware('patient')->prefix('api/v1')->group(__DIR__.'/../routes/patient.php');
+            if ($app->environment('e2e')) {
+                Route::middleware('web')->group(__DIR__.'/../routes/measure.php');
+            }
+        },
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // Only programs on this machine reach the port: a proxy that ends TLS, if there is one.
+        $middleware->trustProxies(at: ['127.0.0.1', '::1']);
+        $middleware->trustHosts(at: fn () => OurHosts::patterns(), subdomains: false);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->group('patient', [
+            EncryptCookies::class,
+            AddQueuedCookiesToResponse::class,
+            StartSession::class,
+            FromOurPages::class,
+            SubstituteBindings::class,
+        ]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Problems::register($exceptions);
+    })->create();

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+// What differs from Laravel's own settings.
+return [
+    'name' => env('APP_NAME', 'Ivory Pace'),
+
+    // Where the built front ends are, below public/.
+    'build_directory' => env('BUILD_DIRECTORY', 'build'),
+];

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Practitioner;
+
+// Two kinds of people, two guards that never meet: practitioners sign in with e-mail and password, a patient's device
+// with the credential that it was given (see AppServiceProvider).
+return [
+    'defaults' => [
+        'guard' => 'practitioner',
+        'passwords' => 'practitioners',
+    ],
+
+    'guards' => [
+        'practitioner' => ['driver' => 'session', 'provider' => 'practitioners'],
+        'device' => ['driver' => 'device-credential'],
+    ],
+
+    'providers' => [
+        'practitioners' => ['driver' => 'eloquent', 'model' => Practitioner::class],
+    ],
+];

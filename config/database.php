@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+// What differs from Laravel's own settings: MariaDB is the only database, and it speaks UTC.
+return [
+    'default' => env('DB_CONNECTION', 'mariadb'),
+
+    'connections' => [
+        'mariadb' => [
+            'driver' => 'mariadb',
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '3306'),
+            'database' => env('DB_DATABASE', 'ivory_pace'),
+            'username' => env('DB_USERNAME', 'ivory_pace'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8mb4',
+            'collation' => 'utf8mb4_unicode_ci',
+            'strict' => true,
+            'timezone' => '+00:00',
+        ],
+    ],
+];

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Assessment;
+
+use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
+
+/** What a practitioner measures as a number, with what is possible and what is usual. */
+enum Measure: string
+{
+    case RestingRate = 'resting-rate';
+    case Inhale = 'inhale';
+    case Hold = 'hold';
+    case Exhale = 'exhale';
+    case RibExpansion = 'rib-expansion';
+    case Pulse = 'pulse';
+    case Saturation = 'saturation';
+    case Systolic = 'systolic';
+    case PeakFlow = 'peak-flow';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::RestingRate => 'Resting rate',
+            self::Inhale => 'Comfortable inhale',
+            self::Hold => 'Comfortable hold',
+            self::Exhale => 'Comfortable exhale or hum',
+            self::RibExpansion => 'Rib expansion',
+            self::Pulse => 'Pulse',
+            self::Saturation => 'Oxygen saturation',
+            self::Systolic => 'Systolic pressure',
+            self::PeakFlow => 'Peak flow',
+        };
+    }
+
+    public function unit(): string
+    {
+        return match ($this) {
+            self::RestingRate => 'breaths/min',
+            self::Inhale, self::Hold, self::Exhale => 's',
+            self::RibExpansion => 'cm',
+            self::Pulse => 'beats/min',
+            self::Saturation => '%',
+            self::Systolic => 'mmHg',
+            self::PeakFlow => 'l/min',
+        };
+    }
+
+    /** @return array{float, float} outside of these nothing is stored */
+    public function possible(): array
+    {
+        return match ($this) {
+            self::RestingRate => [2, 80],
+            self::Inhale, self::Hold, self::Exhale => [0.5, 120],
+            self::RibExpansion => [0, 20],
+            self::Pulse => [20, 250],
+            self::Saturation => [50, 100],
+            self::Systolic => [50, 280],
+            self::PeakFlow => [30, 900],
+        };
+    }
+
+    /**
+     * Outside of these it is asked once more. Rate, pulse, saturation and pressure: the limits at which the Royal College
+     * of Physicians' NEWS 2 (2017, from memory) gives its highest score; the others are common practice.
+     *
+     * @return array{float, float}
+     */
+    public function usual(): array
+    {
+        return match ($this) {
+            self::RestingRate => [9, 24],
+            self::Inhale => [1.5, 12],
+            self::Hold => [1, 40],
+            self::Exhale => [2, 40],
+            self::RibExpansion => [1, 9],
+            self::Pulse => [41, 130],
+            self::Saturation => [92, 100],
+            self::Systolic => [91, 219],
+            self::PeakFlow => [100, 800],
+        };
+    }
+
+    /** The best of several tries, in seconds. */
+    public function isLimit(): bool
+    {
+        return $this === self::Inhale || $this === self::Hold || $this === self::Exhale;
+    }
+
+    /** @throws InvalidValue when it is impossible, with the range */
+    public function check(float $value): float
+    {
+        [$min, $max] = $this->possible();
+        if ($value < $min || $value > $max) {
+            throw InvalidValue::because("{$this->label()} of ".Numbers::print($value)." {$this->unit()} is outside ".Numbers::print($min).' to '.Numbers::print($max).'.');
+        }
+
+        return $value;
+    }
+
+    public function isUnusual(float $value): bool
+    {
+        [$min, $max] = $this->usual();
+
+        return $value < $min || $value > $max;
+    }
+}

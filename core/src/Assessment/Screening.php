@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Assessment;
+
+use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\RedFlag;
+
+/** Which questions a screening asks, and whether they are all answered. */
+final class Screening
+{
+    /** @return list<string> keys of all questions: "red.chest-pain", "flag.asthma" */
+    public static function keys(): array
+    {
+        return [
+            ...array_map(fn (RedFlag $flag) => self::redKey($flag), RedFlag::cases()),
+            ...array_map(fn (Flag $flag) => self::flagKey($flag), Flag::asked()),
+        ];
+    }
+
+    public static function redKey(RedFlag $flag): string
+    {
+        return "red.{$flag->value}";
+    }
+
+    public static function flagKey(Flag $flag): string
+    {
+        return "flag.{$flag->value}";
+    }
+
+    /**
+     * @param  array<string, bool>  $answers  by key
+     * @return list<string> keys without an answer
+     */
+    public static function unanswered(array $answers): array
+    {
+        return array_values(array_filter(self::keys(), fn (string $key) => ! array_key_exists($key, $answers)));
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Exercise;
+
+use IvoryPace\Breath\BreathPattern;
+use IvoryPace\Breath\CountLength;
+use IvoryPace\Breath\Cycle;
+use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Recipes\BodyScan;
+use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
+
+/** One exercise as prescribed, without its dose over the week. */
+final readonly class Prescription
+{
+    public const MAX_BREATHS = 200;
+
+    public const MIN_MINUTES = 0.5;
+
+    public const MAX_MINUTES = 30.0;
+
+    /** @var array<string, float> all parameters of the technique, by name */
+    public array $parameters;
+
+    /**
+     * @param  int|null  $breaths  1–200 breaths or rounds, for a technique that is measured in them
+     * @param  float|null  $minutes  0.5–30, for one that is measured in minutes
+     * @param  list<Prop>  $props
+     * @param  array<string, float>  $parameters  by name; missing ones take their defaults
+     * @param  Own|null  $own  name and criterion that a clinic gave it
+     *
+     * @throws InvalidValue when a value does not belong to the technique or is out of range
+     */
+    public function __construct(
+        public Technique $technique,
+        public ?BreathPattern $pattern,
+        public CountLength $countLength,
+        public ?int $breaths,
+        public ?float $minutes,
+        public Position $position,
+        public array $props,
+        public Route $routeIn,
+        public Route $routeOut,
+        public Effort $effort,
+        array $parameters = [],
+        public Gaze $gaze = Gaze::Choice,
+        public Guidance $guidance = new Guidance,
+        public ?Own $own = null,
+    ) {
+        if ($technique->hasRatio() && $pattern === null) {
+            throw InvalidValue::because("{$technique->name} needs a ratio.");
+        }
+        if ($technique->countsRepeats() && ($breaths === null || $breaths < 1 || $breaths > self::MAX_BREATHS)) {
+            throw InvalidValue::because(($breaths ?? 0)." {$technique->length->value} is outside 1 to ".self::MAX_BREATHS.'.');
+        }
+        if ($technique->length === Length::Minutes && ($minutes === null || ! ($minutes >= self::MIN_MINUTES && $minutes <= self::MAX_MINUTES))) {
+            throw InvalidValue::because("{$technique->name} needs a length between half a minute and ".self::MAX_MINUTES.' minutes.');
+        }
+        if (! in_array($position, $technique->positions, true)) {
+            throw InvalidValue::because("{$technique->name} is not done {$position->label()}.");
+        }
+        if (! in_array($routeOut, $technique->routesOut, true)) {
+            throw InvalidValue::because("{$technique->name} is not breathed out by {$routeOut->label()}.");
+        }
+        if (! in_array($effort, $technique->efforts, true)) {
+            throw InvalidValue::because("The breath of {$technique->name} is not {$effort->label()}.");
+        }
+        $this->parameters = array_map(
+            fn (Parameter $parameter) => $parameter->check($parameters[$parameter->name] ?? $parameter->default),
+            $technique->parameters,
+        );
+    }
+
+    /** What the prescriber calls it. */
+    public function name(): string
+    {
+        return $this->own->name ?? $this->technique->name;
+    }
+
+    /** The value of a parameter of the technique. */
+    public function parameter(string $name): float
+    {
+        return $this->parameters[$name] ?? throw InvalidValue::because("{$this->technique->name} has no “{$name}”.");
+    }
+
+    /** @return list<Cycle> every breath that is breathed, once each; empty when breaths are not paced */
+    public function cycles(): array
+    {
+        return $this->technique->recipe->cycles($this);
+    }
+
+    /** The first breath in real time; null when breaths are not paced. */
+    public function cycle(): ?Cycle
+    {
+        return $this->cycles()[0] ?? null;
+    }
+
+    /** The longest breath in real time, as prescribed; null when breaths are not paced. */
+    public function topCycle(): ?Cycle
+    {
+        $cycles = $this->cycles();
+        usort($cycles, fn (Cycle $a, Cycle $b) => $b->seconds() <=> $a->seconds());
+
+        return $cycles[0] ?? null;
+    }
+
+    /** The longest breath in real time, as slow as the patient may make it: what the safety rules look at. */
+    public function longestCycle(): ?Cycle
+    {
+        $top = $this->topCycle();
+        $slowest = $this->guidance->tempo->slowest;
+        if ($top === null || $slowest === 1.0) {
+            return $top;
+        }
+
+        return Cycle::of($top->pattern, CountLength::seconds(min(CountLength::MAX, $this->countLength->seconds * $slowest)));
+    }
+
+    /** Paced breaths without a break in between. */
+    public function breathsInARow(): int
+    {
+        return isset($this->parameters['rounds']) ? (int) $this->breaths : $this->totalBreaths();
+    }
+
+    /** True when air is kept in or out for a while: a hold, a rest or a retention. */
+    public function hasHold(): bool
+    {
+        $cycle = $this->longestCycle();
+
+        return $this->retentionSeconds() > 0
+            || ($cycle !== null && $cycle->phaseSeconds(Phase::Hold) + $cycle->phaseSeconds(Phase::Rest) > 0);
+    }
+
+    /** Seconds of a retention after an exhale; 0 when there is none. */
+    public function retentionSeconds(): float
+    {
+        return $this->parameters['retention'] ?? 0.0;
+    }
+
+    /** True when nobody is woken at the end: no bell, and no getting up. */
+    public function endsInSleep(): bool
+    {
+        return ($this->parameters['end'] ?? 0.0) === BodyScan::ASLEEP_WELCOME;
+    }
+
+    /** The exercise itself in seconds, without lead-in and return. */
+    public function exerciseSeconds(): float
+    {
+        return Compiler::compile($this)->exerciseMs() / 1000;
+    }
+
+    /** Paced breaths altogether; 0 when breaths are not paced. */
+    public function totalBreaths(): int
+    {
+        return Compiler::compile($this)->breaths();
+    }
+
+    /** For one line in a list: "4:0:5:1, supine, 12 breaths". */
+    public function summary(): string
+    {
+        $cycles = $this->cycles();
+        $ratios = array_values(array_unique(array_map(fn (Cycle $cycle) => $cycle->pattern->toDisplayString(), $cycles)));
+        $what = match (true) {
+            $ratios === [] => $this->minutes !== null ? Numbers::print(round($this->minutes, 1)).' min' : $this->parameterSummary(),
+            $this->technique->openExhale => 'in '.Numbers::print($this->parameter('inhale')).', open exhale',
+            count($ratios) === 1 => $ratios[0],
+            default => $ratios[0].' to '.$ratios[count($ratios) - 1],
+        };
+        $unit = $this->technique->length->value;
+        $much = $this->technique->countsRepeats() ? ', '.$this->breaths.' '.($this->breaths === 1 ? rtrim($unit, 's') : $unit) : '';
+        $more = isset($this->parameters['retention']) ? ', '.$this->parameterSummary() : '';
+
+        return implode(', ', array_filter([$what, $this->position->label()])).$much.$more;
+    }
+
+    /** "3 rounds, 60 s retention". */
+    private function parameterSummary(): string
+    {
+        return implode(', ', array_map(
+            fn (Parameter $parameter) => $parameter->print($this->parameters[$parameter->name]), $this->technique->parameters,
+        ));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Exercise\Recipes;
+
+use IvoryPace\Breath\CueKind;
+use IvoryPace\Breath\Timeline\Cue;
+use IvoryPace\Breath\Timeline\Segment;
+use IvoryPace\Breath\Timeline\SegmentRole;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Recipe;
+
+/**
+ * Recovery from breathlessness: lean, out through the lips first, a gentle inhale by the nose, and so on until breath is
+ * back. It ends on a tap, and how long it took is logged. Nothing comes before it.
+ */
+final readonly class ForwardLean implements Recipe
+{
+    private const LEAN_MS = 3_000;
+
+    private const OUT_MS = 4_000;
+
+    private const IN_MS = 2_000;
+
+    private const NOMINAL_MS = 120_000;
+
+    /** After so long the screen says that help is needed. */
+    private const GREATEST_MS = 600_000;
+
+    public function segments(Prescription $prescription): array
+    {
+        $top = $prescription->effort->top();
+
+        return [new Segment(SegmentRole::Exercise, [
+            new Cue(CueKind::Move, 0, self::LEAN_MS, 'cue.lean.lean', $top, $top),
+            new Cue(CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.lean.out', $top, 0.0),
+            new Cue(CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.lean.in', 0.0, $top),
+            new Cue(CueKind::Free, self::LEAN_MS + self::OUT_MS + self::IN_MS, self::NOMINAL_MS, 'cue.lean.until-back', $top, 0.0, greatestMs: self::GREATEST_MS),
+        ])];
+    }
+
+    public function cycles(Prescription $prescription): array
+    {
+        return [];
+    }
+}

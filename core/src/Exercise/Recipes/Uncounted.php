@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Exercise\Recipes;
+
+use IvoryPace\Breath\CueKind;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Recipe;
+
+/** Minutes without a count: breathing freely, watching the breath, or slow movements one after the other. */
+final readonly class Uncounted implements Recipe
+{
+    /** @param  int  $everyMs  the next thing comes this often */
+    public function __construct(private CueKind $kind = CueKind::Free, private int $everyMs = 30_000)
+    {
+    }
+
+    public function segments(Prescription $prescription): array
+    {
+        return [
+            Cues::settle(),
+            Cues::free((float) $prescription->minutes, $prescription->technique->teaching->attention, kind: $this->kind, everyMs: $this->everyMs),
+        ];
+    }
+
+    public function cycles(Prescription $prescription): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use DateTimeImmutable;
+use IvoryPace\Programme\History;
+
+/**
+ * How much of what was prescribed was practised, day by day against the version in force that day.
+ *
+ * Σ credit / Σ due, with credit = min(done, due). The first day of a programme is never a miss: only what was
+ * begun that day counts as due. A day on which the exercise was paused at any time is left out. Of the present
+ * day only practices whose window has closed are due; one done early is credited once its window closes.
+ */
+final class Adherence
+{
+    private readonly DuePractices $due;
+
+    /** @var array<string, array<string, list<PracticeRecord>>> records by lineage and date, in order of start */
+    private array $records = [];
+
+    /**
+     * @param  list<PracticeRecord>  $records
+     * @param  list<Pause>  $pauses
+     * @param  DateTimeImmutable  $now  the present instant
+     */
+    public function __construct(
+        private readonly History $history,
+        private readonly PatientClock $clock,
+        array $records,
+        private readonly array $pauses,
+        private readonly DateTimeImmutable $now,
+    ) {
+        $this->due = new DuePractices($history, $clock);
+        usort($records, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
+        foreach ($records as $record) {
+            $this->records[$record->lineage][$clock->dayOf($record->startedAt)->date][] = $record;
+        }
+    }
+
+    /** One exercise, from a day to a day, both included; days after the present one are left out. */
+    public function ofItem(string $lineage, PatientDay $from, PatientDay $to): AdherenceResult
+    {
+        return new AdherenceResult(array_map(
+            fn (PatientDay $day) => $this->day($day, $lineage),
+            $this->daysOf($from, $to),
+        ));
+    }
+
+    /** All exercises together. */
+    public function ofProgramme(PatientDay $from, PatientDay $to): AdherenceResult
+    {
+        $lineages = $this->history->lineages();
+
+        return new AdherenceResult(array_map(
+            fn (PatientDay $day) => array_reduce(
+                $lineages,
+                fn (DayTally $sum, string $lineage) => $sum->plus($this->day($day, $lineage)),
+                new DayTally($day, 0, 0.0, 0, false, []),
+            ),
+            $this->daysOf($from, $to),
+        ));
+    }
+
+    /** @return list<PatientDay> */
+    private function daysOf(PatientDay $from, PatientDay $to): array
+    {
+        $today = $this->clock->dayOf($this->now);
+
+        return $from->through($to->isAfter($today) ? $today : $to);
+    }
+
+    private function day(PatientDay $day, string $lineage): DayTally
+    {
+        $records = $this->records[$lineage][$day->date] ?? [];
+        $slots = $this->due->ofItem($day, $lineage);
+        $planned = count($slots);
+        $extras = max(0, count($records) - $planned);
+        $strokes = $this->strokes($records, $planned);
+
+        if ($this->wasPaused($day, $lineage)) {
+            return new DayTally($day, 0, 0.0, $extras, true, $strokes);
+        }
+
+        $closed = count(array_filter($slots, fn (DueSlot $slot) => $slot->isDueAt($this->now)));
+        $isFirst = $day->equals($this->history->firstDay());
+        $due = $isFirst ? min($closed, count($records)) : $closed;
+        $done = array_sum(array_map(fn (PracticeRecord $record) => $record->completeness, $records));
+        $missing = max(0, $closed - count($records));
+        array_push($strokes, ...array_fill(0, $isFirst ? 0 : $missing, Stroke::Missed));
+        $open = $planned - max($closed, min($planned, count($records)));
+        array_push($strokes, ...array_fill(0, $open, Stroke::Open));
+
+        return new DayTally($day, $due, min((float) $done, (float) $due), $extras, false, $strokes);
+    }
+
+    private function wasPaused(PatientDay $day, string $lineage): bool
+    {
+        foreach ($this->pauses as $pause) {
+            if ($pause->concerns($lineage) && $pause->touches($day, $this->clock)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<PracticeRecord>  $records
+     * @return list<Stroke>
+     */
+    private function strokes(array $records, int $planned): array
+    {
+        $strokes = [];
+        foreach ($records as $index => $record) {
+            // A stop stays a stop, so that it is seen even when the practice was beyond the prescribed ones.
+            $strokes[] = $index >= $planned && ! $record->stoppedForSymptom ? Stroke::Extra : $record->stroke();
+        }
+
+        return $strokes;
+    }
+}

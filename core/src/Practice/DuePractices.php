@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use IvoryPace\Programme\AnchorSlot;
+use IvoryPace\Programme\History;
+
+/** Which practices a patient-day asks for, from the version in force that day. */
+final readonly class DuePractices
+{
+    public function __construct(private History $history, private PatientClock $clock)
+    {
+    }
+
+    /** @return list<DueSlot> of one exercise, by opening time */
+    public function ofItem(PatientDay $day, string $lineage): array
+    {
+        $plan = $this->history->planOn($day, $lineage);
+        if ($plan === null) {
+            return [];
+        }
+        $slots = array_map(
+            fn (AnchorSlot $slot) => new DueSlot(
+                $lineage, $slot->anchor, $this->clock->opensAt($day, $slot), $this->clock->closesAt($day, $slot),
+            ),
+            $plan->on($day->weekday()),
+        );
+        usort($slots, self::byOpening(...));
+
+        return $slots;
+    }
+
+    /** @return list<DueSlot> of all exercises, by opening time */
+    public function on(PatientDay $day): array
+    {
+        $slots = [];
+        foreach (array_keys($this->history->inForceOn($day)->plans ?? []) as $lineage) {
+            array_push($slots, ...$this->ofItem($day, (string) $lineage));
+        }
+        usort($slots, self::byOpening(...));
+
+        return $slots;
+    }
+
+    private static function byOpening(DueSlot $a, DueSlot $b): int
+    {
+        return [$a->opensAt, $a->closesAt, $a->lineage] <=> [$b->opensAt, $b->closesAt, $b->lineage];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use DateTimeImmutable;
+use IvoryPace\Programme\Anchor;
+
+/** One practice of one exercise that a patient-day asks for. It is due when its window has closed. */
+final readonly class DueSlot
+{
+    public function __construct(
+        public string $lineage,
+        public Anchor $anchor,
+        public DateTimeImmutable $opensAt,
+        public DateTimeImmutable $closesAt,
+    ) {
+    }
+
+    public function isDueAt(DateTimeImmutable $now): bool
+    {
+        return $this->closesAt <= $now;
+    }
+}

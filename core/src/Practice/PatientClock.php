@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Exception;
+use IvoryPace\InvalidValue;
+use IvoryPace\Programme\AnchorSlot;
+use IvoryPace\Programme\ClockTime;
+
+/**
+ * When a patient's days begin and end: at the patient's own day start, in the patient's time zone.
+ *
+ * A lights-out practice at 00:20 belongs to the evening before when the day starts at 04:00. Days on which
+ * the clocks change have 23 or 25 hours. A day start that the clock skips in spring is the moment after.
+ */
+final readonly class PatientClock
+{
+    private function __construct(public DateTimeZone $zone, public ClockTime $dayStart)
+    {
+    }
+
+    /**
+     * @param  string  $zone  IANA name, for example Europe/Lisbon
+     * @param  string  $dayStart  time of day, for example 04:00
+     *
+     * @throws InvalidValue when there is no such zone or time
+     */
+    public static function in(string $zone, string $dayStart = '04:00'): self
+    {
+        try {
+            $timeZone = new DateTimeZone($zone);
+        } catch (Exception) {
+            throw InvalidValue::because("“{$zone}” is not a time zone; choose one like Europe/Lisbon.");
+        }
+
+        return new self($timeZone, ClockTime::parse($dayStart));
+    }
+
+    public function dayOf(DateTimeImmutable $instant): PatientDay
+    {
+        $day = PatientDay::of($instant->setTimezone($this->zone)->format('Y-m-d'));
+
+        return $instant < $this->startsAt($day) ? $day->previous() : $day;
+    }
+
+    public function startsAt(PatientDay $day): DateTimeImmutable
+    {
+        return $this->at($day, $this->dayStart);
+    }
+
+    /** The first instant that no longer belongs to the day. */
+    public function endsAt(PatientDay $day): DateTimeImmutable
+    {
+        return $this->startsAt($day->next());
+    }
+
+    /** Length of the day in hours: 24, or 23 or 25 when the clocks change. */
+    public function hoursIn(PatientDay $day): float
+    {
+        return ($this->endsAt($day)->getTimestamp() - $this->startsAt($day)->getTimestamp()) / 3600;
+    }
+
+    /** When a slot's window opens on a patient-day. Times before the day start fall on the next calendar day. */
+    public function opensAt(PatientDay $day, AnchorSlot $slot): DateTimeImmutable
+    {
+        return $this->within($day, $slot->from);
+    }
+
+    /** When the window closes, at the latest at the end of the patient-day: the practice is due from then on. */
+    public function closesAt(PatientDay $day, AnchorSlot $slot): DateTimeImmutable
+    {
+        $closes = $this->within($day, $slot->to);
+
+        return $closes <= $this->opensAt($day, $slot) ? $this->endsAt($day) : $closes;
+    }
+
+    private function within(PatientDay $day, ClockTime $time): DateTimeImmutable
+    {
+        return $this->at($time->isBefore($this->dayStart) ? $day->next() : $day, $time);
+    }
+
+    private function at(PatientDay $day, ClockTime $time): DateTimeImmutable
+    {
+        return new DateTimeImmutable("{$day->date} {$time->toString()}:00", $this->zone);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use IvoryPace\InvalidValue;
+use IvoryPace\Programme\Weekday;
+
+/** A day of a patient's life, named by the calendar date on which it starts. {@see PatientClock} says when. */
+final readonly class PatientDay
+{
+    private function __construct(public string $date)
+    {
+    }
+
+    /**
+     * @param  string  $date  ISO 8601: 2026-11-25
+     *
+     * @throws InvalidValue when there is no such date
+     */
+    public static function of(string $date): self
+    {
+        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $date, $match) !== 1
+            || ! checkdate((int) $match[2], (int) $match[3], (int) $match[1])) {
+            throw InvalidValue::because("“{$date}” is not a date; write it like 2026-11-25.");
+        }
+
+        return new self($date);
+    }
+
+    public function next(): self
+    {
+        return $this->plusDays(1);
+    }
+
+    public function previous(): self
+    {
+        return $this->plusDays(-1);
+    }
+
+    public function plusDays(int $days): self
+    {
+        return new self($this->atNoonUtc()->modify(sprintf('%+d days', $days))->format('Y-m-d'));
+    }
+
+    /** Days from this day to the other; negative when the other is earlier. */
+    public function daysUntil(self $other): int
+    {
+        return (int) $this->atNoonUtc()->diff($other->atNoonUtc())->format('%r%a');
+    }
+
+    public function weekday(): Weekday
+    {
+        return Weekday::from((int) $this->atNoonUtc()->format('N'));
+    }
+
+    public function isBefore(self $other): bool
+    {
+        return $this->date < $other->date;
+    }
+
+    public function isAfter(self $other): bool
+    {
+        return $this->date > $other->date;
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->date === $other->date;
+    }
+
+    /** @return list<self> this day to the other, both included; empty when the other is earlier */
+    public function through(self $other): array
+    {
+        $days = [];
+        for ($day = $this; ! $day->isAfter($other); $day = $day->next()) {
+            $days[] = $day;
+        }
+
+        return $days;
+    }
+
+    private function atNoonUtc(): DateTimeImmutable
+    {
+        return new DateTimeImmutable($this->date.' 12:00:00', new DateTimeZone('UTC'));
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+use DateTimeImmutable;
+use IvoryPace\InvalidValue;
+use IvoryPace\Programme\Anchor;
+
+/** One practice that was really done, as far as it got. */
+final readonly class PracticeRecord
+{
+    /** 0–1: how much of the prescription it counts for. */
+    public float $completeness;
+
+    /**
+     * @param  float  $done  breaths or seconds done, 0 or more
+     * @param  float  $prescribed  breaths or seconds prescribed, more than 0
+     * @param  bool  $short  the prescribed short version: counts in full
+     * @param  bool  $stoppedForSymptom  stopped for a symptom: counts in full, nobody is scored down for stopping safely
+     *
+     * @throws InvalidValue
+     */
+    public function __construct(
+        public string $lineage,
+        public DateTimeImmutable $startedAt,
+        float $done,
+        float $prescribed,
+        public bool $short = false,
+        public bool $stoppedForSymptom = false,
+        public ?Anchor $anchor = null,
+    ) {
+        if (! ($done >= 0) || ! ($prescribed > 0) || ! is_finite($done) || ! is_finite($prescribed)) {
+            throw InvalidValue::because("A practice cannot be $done done of $prescribed.");
+        }
+        $this->completeness = $short || $stoppedForSymptom ? 1.0 : min(1.0, $done / $prescribed);
+    }
+
+    /** How it appears in the tally among the prescribed ones. */
+    public function stroke(): Stroke
+    {
+        return match (true) {
+            $this->stoppedForSymptom => Stroke::Stopped,
+            $this->completeness >= 1.0 => Stroke::Done,
+            default => Stroke::Partial,
+        };
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+/** How one practice appears in the tally. */
+enum Stroke: string
+{
+    case Done = 'done';
+    case Partial = 'partial';
+    case Missed = 'missed';
+    case Stopped = 'stopped';
+    case Extra = 'extra';
+    /** Still to come today. */
+    case Open = 'open';
+}

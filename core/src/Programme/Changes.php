@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Programme;
+
+use IvoryPace\Exercise\Length;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Prop;
+use IvoryPace\Numbers;
+
+/** What changes from one version of a programme to the next, item by item. */
+final class Changes
+{
+    /**
+     * @param  list<Item>  $before
+     * @param  list<Item>  $after
+     * @return list<ItemChange> changed and added ones in the new order, then removed ones; unchanged ones are left out
+     */
+    public static function between(array $before, array $after): array
+    {
+        $old = [];
+        foreach ($before as $item) {
+            $old[$item->lineage] = $item;
+        }
+        $changes = [];
+        foreach ($after as $item) {
+            $was = $old[$item->lineage] ?? null;
+            unset($old[$item->lineage]);
+            if ($was === null) {
+                $changes[] = new ItemChange('added', $item, $item->name(), []);
+            } elseif (($lines = self::lines($was, $item)) !== []) {
+                $changes[] = new ItemChange('changed', $item, $item->name(), $lines);
+            }
+        }
+
+        return [...$changes, ...array_values(array_map(fn (Item $item) => new ItemChange('removed', $item, $item->name(), []), $old))];
+    }
+
+    /** @return list<array{what: string, from: string, to: string}> */
+    private static function lines(Item $was, Item $is): array
+    {
+        $from = self::words($was);
+        $to = self::words($is);
+        $lines = [];
+        foreach (array_keys($to + $from) as $what) {
+            if (($from[$what] ?? '') !== ($to[$what] ?? '')) {
+                $lines[] = ['what' => $what, 'from' => $from[$what] ?? '', 'to' => $to[$what] ?? ''];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array<string, string> every part of an item in words, by what it is */
+    private static function words(Item $item): array
+    {
+        return [
+            ...($item->routine === null ? self::exercise($item->prescription) : [
+                'routine' => $item->routine->name,
+                'steps' => implode(', ', array_map(fn ($step) => trim($step->label().' '.($step->prescription?->summary() ?? Numbers::print($step->seconds).' s')), $item->routine->steps)),
+            ]),
+            'school' => $item->school->label(),
+            'short version' => $item->shortVersion() === null ? '' : self::length($item->shortVersion()),
+            'why' => $item->why,
+            'practices a day' => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
+            'when' => $item->asNeeded === null ? self::anchors($item->plan) : "{$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} a day",
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function exercise(Prescription $prescription): array
+    {
+        $parameters = [];
+        foreach ($prescription->technique->parameters as $name => $parameter) {
+            $parameters[$parameter->label] = $parameter->print($prescription->parameter($name));
+        }
+        $guidance = $prescription->guidance;
+
+        return [
+            'ratio' => (string) $prescription->pattern?->toString(),
+            'count' => Numbers::print($prescription->countLength->seconds).' s',
+            'length' => self::length($prescription),
+            ...$parameters,
+            'position' => $prescription->position->label(),
+            'with' => implode(', ', array_map(fn (Prop $prop) => $prop->label(), $prescription->props)),
+            'in by' => $prescription->routeIn->label(),
+            'out by' => $prescription->routeOut->label(),
+            'size and effort' => $prescription->effort->label(),
+            'eyes' => $prescription->gaze->label(),
+            'counting' => implode(', ', array_map(fn (string $phase, $counting) => "$phase {$counting->value}", array_keys($guidance->counting), $guidance->counting)).($guidance->cueWord ? ', cue words' : ''),
+            'fading' => $guidance->fade->label(),
+            'own pace' => $guidance->tempo->canChange() ? Numbers::print($guidance->tempo->fastest).' to '.Numbers::print($guidance->tempo->slowest).' times the length' : 'as prescribed',
+        ];
+    }
+
+    private static function length(Prescription $prescription): string
+    {
+        return match (true) {
+            $prescription->technique->countsRepeats() => "{$prescription->breaths} {$prescription->technique->length->value}",
+            $prescription->technique->length === Length::Minutes => Numbers::print((float) $prescription->minutes).' min',
+            default => Numbers::print(round($prescription->exerciseSeconds() / 60, 1)).' min',
+        };
+    }
+
+    private static function anchors(?WeekPlan $plan): string
+    {
+        return implode('; ', array_map(fn (AnchorSlot $slot) => $slot->anchor->label()." {$slot->from->toString()}–{$slot->to->toString()}"
+            .(count($slot->weekdays) === 7 ? '' : ' on '.implode(', ', array_map(fn (Weekday $day) => $day->name, $slot->weekdays))), $plan->slots ?? []));
+    }
+}

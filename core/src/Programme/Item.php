@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Programme;
+
+use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Ladder\Ladder;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\PrescriptionReader;
+use IvoryPace\Exercise\Routine\Routine;
+use IvoryPace\Exercise\School;
+use IvoryPace\InvalidValue;
+
+/**
+ * An exercise or a routine in a programme. The lineage stays the same while it changes from version to version.
+ *
+ * Of a routine, the prescription is its first exercise: what the patient gets ready for.
+ */
+final readonly class Item
+{
+    public const MAX_WHY = 200;
+
+    /**
+     * @param  WeekPlan|null  $plan  null for one that is used as needed
+     * @param  string  $why  why this patient does it, for the patient
+     * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones; null for the technique's own
+     * @param  Ladder|null  $ladder  as edited; null for the generated one
+     *
+     * @throws InvalidValue unless it has either a plan or is used as needed
+     */
+    public function __construct(
+        public string $lineage,
+        public Prescription $prescription,
+        public ?WeekPlan $plan,
+        public ?AsNeeded $asNeeded = null,
+        public School $school = School::GentleControl,
+        public ?Routine $routine = null,
+        public string $why = '',
+        public ?array $short = null,
+        public ?Ladder $ladder = null,
+    ) {
+        if (($plan === null) === ($asNeeded === null)) {
+            throw InvalidValue::because('An exercise is either planned or used as needed.');
+        }
+    }
+
+    public function name(): string
+    {
+        return $this->routine->name ?? $this->prescription->name();
+    }
+
+    /** For one line in a list. */
+    public function summary(): string
+    {
+        return $this->routine === null ? $this->prescription->summary() : count($this->routine->steps).' steps';
+    }
+
+    public function timeline(): Timeline
+    {
+        return $this->routine?->timeline() ?? Compiler::compile($this->prescription);
+    }
+
+    /** @return list<Prescription> */
+    public function exercises(): array
+    {
+        return $this->routine?->exercises() ?? [$this->prescription];
+    }
+
+    public function isRecovery(): bool
+    {
+        return $this->routine === null && $this->prescription->technique->isRecovery;
+    }
+
+    /** Breaths by which a practice is measured; 0 when it is measured by time. */
+    public function countedBreaths(): int
+    {
+        return $this->routine === null ? $this->prescription->totalBreaths() : 0;
+    }
+
+    /** The exercise itself in seconds, without lead-in, settling and return. */
+    public function seconds(): float
+    {
+        return $this->timeline()->exerciseMs() / 1000;
+    }
+
+    /**
+     * The least that still counts; null when it would be no less than the whole.
+     *
+     * @throws InvalidValue when it cannot be prescribed
+     */
+    public function shortVersion(): ?Prescription
+    {
+        $changes = $this->short ?? $this->prescription->technique->short;
+        if ($this->routine !== null || $changes === []) {
+            return null;
+        }
+        $short = PrescriptionReader::changed($this->prescription, $changes);
+
+        return $short->exerciseSeconds() < $this->prescription->exerciseSeconds() - 1e-9 ? $short : null;
+    }
+
+    /** The ladder as edited, or as it follows from the technique and the school; null for a routine. */
+    public function ladder(): ?Ladder
+    {
+        return $this->routine !== null ? null : ($this->ladder ?? Ladder::generate($this->prescription, $this->school));
+    }
+
+    /** One exercise of a routine, as an item of its own: what the rules look at. */
+    public function ofStep(Prescription $prescription): self
+    {
+        return new self($this->lineage, $prescription, $this->plan, $this->asNeeded, $this->school);
+    }
+
+    /** @return non-empty-array<int, float> minutes of practice by ISO weekday, without lead-in and return; none as needed */
+    public function minutesByWeekday(): array
+    {
+        $minutes = $this->plan === null ? 0.0 : $this->seconds() / 60;
+
+        return array_map(
+            fn (int $practices) => $practices * $minutes,
+            $this->plan?->practicesByWeekday() ?? array_fill(1, 7, 0),
+        );
+    }
+}

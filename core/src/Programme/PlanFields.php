@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Programme;
+
+use IvoryPace\InvalidValue;
+
+/** A week's plan as plain fields, read and written. */
+final class PlanFields
+{
+    /**
+     * Reads the anchors. When there are not as many as practices a day, they are spread over the day anew and
+     * keep the windows and weekdays of those that stay.
+     *
+     * @param  mixed  $fields  list of anchor, from, to, days (ISO weekdays)
+     * @param  int  $timesADay  1–9
+     *
+     * @throws InvalidValue
+     */
+    public static function read(mixed $fields, int $timesADay): WeekPlan
+    {
+        if (! is_array($fields)) {
+            throw InvalidValue::because('Anchors are a list.');
+        }
+        $slots = [];
+        foreach ($fields as $field) {
+            $slots[] = self::slot(is_array($field) ? $field : []);
+        }
+
+        return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay));
+    }
+
+    /** @return list<array{anchor: string, label: string, from: string, to: string, days: list<int>}> */
+    public static function write(WeekPlan $plan): array
+    {
+        return array_map(fn (AnchorSlot $slot) => [
+            'anchor' => $slot->anchor->value,
+            'label' => $slot->anchor->label(),
+            'from' => $slot->from->toString(),
+            'to' => $slot->to->toString(),
+            'days' => array_map(fn (Weekday $day) => $day->value, $slot->weekdays),
+        ], $plan->slots);
+    }
+
+    /** @param  array<mixed>  $field */
+    private static function slot(array $field): AnchorSlot
+    {
+        $text = fn (string $name): string => is_string($field[$name] ?? null) ? $field[$name] : '';
+        $anchor = Anchor::tryFrom($text('anchor')) ?? throw InvalidValue::because('Choose an anchor from the list.');
+        $days = [];
+        foreach (is_array($field['days'] ?? null) ? $field['days'] : [] as $day) {
+            $weekday = is_numeric($day) ? Weekday::tryFrom((int) $day) : null;
+            $days[$weekday->value ?? 0] = $weekday ?? throw InvalidValue::because('Weekdays are numbered 1 to 7.');
+        }
+        ksort($days);
+
+        return new AnchorSlot($anchor, ClockTime::parse($text('from')), ClockTime::parse($text('to')), array_values($days));
+    }
+
+    /**
+     * @param  list<AnchorSlot>  $present
+     * @return list<AnchorSlot>
+     */
+    private static function spread(array $present, int $timesADay): array
+    {
+        $byAnchor = [];
+        foreach ($present as $slot) {
+            $byAnchor[$slot->anchor->value] = $slot;
+        }
+
+        return array_map(function (Anchor $anchor) use ($byAnchor) {
+            [$from, $to] = $anchor->usualWindow();
+
+            return $byAnchor[$anchor->value]
+                ?? new AnchorSlot($anchor, ClockTime::parse($from), ClockTime::parse($to), Weekday::cases());
+        }, Anchor::spread($timesADay));
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Progress;
+
+use IvoryPace\Safety\RedFlag;
+use IvoryPace\Safety\StopSymptom;
+
+/** What the caseload looks at for one patient. */
+final readonly class CaseloadFacts
+{
+    /**
+     * @param  list<RedFlag>  $openRedFlags  without a recorded action
+     * @param  int  $daysSinceAdded  whole days since the patient was added
+     * @param  StopSymptom|null  $getHelp  a get-help symptom that nobody has looked at
+     * @param  string|null  $pausedExercise  name of an exercise paused by rule, not looked at
+     * @param  int  $stopsLately  practices stopped for a symptom in the last 7 days
+     * @param  StopSymptom|null  $lastStop  the latest of them
+     * @param  int  $presentGap  scheduled days in a row without practice, up to now
+     * @param  float|null  $adherence  0–1 over the last 14 days; null when nothing was due
+     * @param  int|null  $daysSinceAccess  whole days since access was made ready; null when there is none
+     * @param  int|null  $reviewOverdue  days since the review date; null or below 1 when it is not overdue
+     * @param  bool  $hasEnded  the programme's last day is over
+     */
+    public function __construct(
+        public bool $screened,
+        public array $openRedFlags,
+        public int $daysSinceAdded,
+        public bool $hasProgramme,
+        public ?StopSymptom $getHelp = null,
+        public ?string $pausedExercise = null,
+        public int $stopsLately = 0,
+        public ?StopSymptom $lastStop = null,
+        public int $presentGap = 0,
+        public ?float $adherence = null,
+        public int $dueLately = 0,
+        public float $creditLately = 0.0,
+        public ?int $daysSinceAccess = null,
+        public bool $accessUsed = false,
+        public ?int $reviewOverdue = null,
+        public bool $hasEnded = false,
+    ) {
+    }
+}

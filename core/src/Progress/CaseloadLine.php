@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Progress;
+
+use IvoryPace\Safety\Words;
+
+/** Why this patient stands here: the reason, and one sentence with its number. */
+final readonly class CaseloadLine
+{
+    /** Scheduled days without practice from which the patient needs a word. */
+    public const GAP_DAYS = 5;
+
+    private function __construct(public CaseloadReason $reason, public string $number, public string $sentence)
+    {
+    }
+
+    /** The first reason that fits, most urgent first. */
+    public static function for(CaseloadFacts $facts): self
+    {
+        return match (true) {
+            $facts->openRedFlags !== [] => self::redFlag($facts),
+            $facts->getHelp !== null => new self(
+                CaseloadReason::GetHelp, ucfirst($facts->getHelp->label()), 'stopped a practice; every exercise is paused until you have looked.',
+            ),
+            $facts->pausedExercise !== null => new self(
+                CaseloadReason::Paused, ucfirst($facts->lastStop?->label() ?? 'a symptom').' twice',
+                "in the last 3 practices; {$facts->pausedExercise} is paused.",
+            ),
+            ! $facts->hasProgramme => self::withoutProgramme($facts),
+            $facts->lastStop !== null => new self(
+                CaseloadReason::StoppedOnce, ucfirst($facts->lastStop->label()),
+                $facts->stopsLately === 1 ? 'stopped one practice in the last 7 days.' : "was the latest of {$facts->stopsLately} stops in the last 7 days.",
+            ),
+            $facts->presentGap >= self::GAP_DAYS && $facts->accessUsed => new self(
+                CaseloadReason::NoPractice, "{$facts->presentGap} days", 'in a row without practice.',
+            ),
+            ! $facts->accessUsed && $facts->daysSinceAccess === null => new self(
+                CaseloadReason::AccessUnused, 'No access', 'to the home practice yet; make a link for the patient.',
+            ),
+            ! $facts->accessUsed => new self(
+                CaseloadReason::AccessUnused, self::days((int) $facts->daysSinceAccess), 'since the access was made; it has not been used.',
+            ),
+            $facts->reviewOverdue !== null && $facts->reviewOverdue > 0 => new self(
+                CaseloadReason::ReviewOverdue, self::days($facts->reviewOverdue), 'since the review was due.',
+            ),
+            $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
+            $facts->adherence === null => new self(CaseloadReason::OnTrack, 'Day 1', 'of the programme; nothing has been due yet.'),
+            default => new self(CaseloadReason::OnTrack, self::share($facts), 'practised: '
+                .Words::number(round($facts->creditLately, 1))." of {$facts->dueLately} in the last 14 days."),
+        };
+    }
+
+    private static function redFlag(CaseloadFacts $facts): self
+    {
+        $number = count($facts->openRedFlags);
+
+        return new self(
+            CaseloadReason::RedFlag, ucfirst($facts->openRedFlags[0]->label()),
+            $number === 1 ? 'answered in the screening; no action recorded.' : 'and '.($number - 1).' more answered in the screening; no action recorded.',
+        );
+    }
+
+    private static function withoutProgramme(CaseloadFacts $facts): self
+    {
+        return $facts->screened
+            ? new self(CaseloadReason::NoProgramme, self::days($facts->daysSinceAdded), 'since the patient was added; screened, no programme.')
+            : new self(CaseloadReason::NotScreened, self::days($facts->daysSinceAdded), 'since the patient was added; not screened yet.');
+    }
+
+    private static function share(CaseloadFacts $facts): string
+    {
+        return round(($facts->adherence ?? 0.0) * 100).' %';
+    }
+
+    private static function days(int $days): string
+    {
+        return match ($days) {
+            0 => 'Less than a day',
+            1 => '1 day',
+            default => "$days days",
+        };
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Progress;
+
+/** Why a patient stands where they stand in the caseload, most urgent first. */
+enum CaseloadReason: string
+{
+    case RedFlag = 'red-flag';
+    case GetHelp = 'get-help';
+    case Paused = 'paused';
+    case StoppedOnce = 'stopped-once';
+    case NoPractice = 'no-practice';
+    case AccessUnused = 'access-unused';
+    case ReviewOverdue = 'review-overdue';
+    case NotScreened = 'not-screened';
+    case NoProgramme = 'no-programme';
+    case OnTrack = 'on-track';
+    case Finished = 'finished';
+
+    /** Lower is more urgent. */
+    public function order(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+
+    public function heading(): string
+    {
+        return match ($this) {
+            self::RedFlag => 'Red flag',
+            self::GetHelp => 'Needed help',
+            self::Paused => 'Paused',
+            self::NoPractice => 'No practice',
+            self::AccessUnused => 'Access not used',
+            self::ReviewOverdue => 'Review overdue',
+            self::StoppedOnce => 'Stopped once',
+            self::NotScreened => 'New',
+            self::NoProgramme => 'No programme yet',
+            self::OnTrack => 'On track',
+            self::Finished => 'Finished',
+        };
+    }
+}

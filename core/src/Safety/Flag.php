@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Safety;
+
+/** A health fact about a patient that changes what is safe or sensible to prescribe. */
+enum Flag: string
+{
+    case Pregnancy = 'pregnancy';
+    case Epilepsy = 'epilepsy';
+    case Fainting = 'fainting';
+    case HeartFailure = 'heart-failure';
+    case HeartAttack = 'heart-attack';
+    case Arrhythmia = 'arrhythmia';
+    case HighBloodPressure = 'high-blood-pressure';
+    case PulmonaryHypertension = 'pulmonary-hypertension';
+    case Stroke = 'stroke';
+    case Asthma = 'asthma';
+    case Copd = 'copd';
+    case Oxygen = 'oxygen';
+    case Bullae = 'bullae';
+    case SickleCell = 'sickle-cell';
+    case SleepApnoea = 'sleep-apnoea';
+    case Panic = 'panic';
+    case Trauma = 'trauma';
+    case Psychosis = 'psychosis';
+    case Sedatives = 'sedatives';
+    case Eye = 'eye';
+    case RecentEyeSurgery = 'recent-eye-surgery';
+    case RecentChestSurgery = 'recent-chest-surgery';
+    case RecentAbdominalSurgery = 'recent-abdominal-surgery';
+    case RecentSpinalSurgery = 'recent-spinal-surgery';
+    case RecentEarSurgery = 'recent-ear-surgery';
+    case RibFracture = 'rib-fracture';
+    case Hernia = 'hernia';
+    case Reflux = 'reflux';
+    case LowBackPain = 'low-back-pain';
+    case NeckInjury = 'neck-injury';
+    case Vertigo = 'vertigo';
+    case BlockedNose = 'blocked-nose';
+    case SinusOrEarInfection = 'sinus-or-ear-infection';
+    case RecentBirth = 'recent-birth';
+    case PelvicFloor = 'pelvic-floor';
+    case HearingLoss = 'hearing-loss';
+    case SightLoss = 'sight-loss';
+    case HandTrouble = 'hand-trouble';
+    case CannotLieFlat = 'cannot-lie-flat';
+    case CannotReachFloor = 'cannot-reach-floor';
+    /** From the date of birth, never asked. */
+    case Under16 = 'under-16';
+    /** From the date of birth, never asked. */
+    case Under12 = 'under-12';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Pregnancy => 'pregnancy',
+            self::Epilepsy => 'epilepsy or seizures',
+            self::Fainting => 'fainting or low blood pressure',
+            self::HeartFailure => 'heart failure',
+            self::HeartAttack => 'recent heart attack or unstable angina',
+            self::Arrhythmia => 'irregular heart rhythm',
+            self::HighBloodPressure => 'high blood pressure, not controlled',
+            self::PulmonaryHypertension => 'high pressure in the lung arteries',
+            self::Stroke => 'stroke, aneurysm or raised pressure in the head',
+            self::Asthma => 'asthma',
+            self::Copd => 'COPD',
+            self::Oxygen => 'oxygen therapy',
+            self::Bullae => 'bullae or a past collapsed lung',
+            self::SickleCell => 'sickle-cell disease',
+            self::SleepApnoea => 'sleep apnoea',
+            self::Panic => 'panic disorder',
+            self::Trauma => 'trauma history or dissociation',
+            self::Psychosis => 'psychosis or mania',
+            self::Sedatives => 'opioids or sedatives, or stopping them',
+            self::Eye => 'glaucoma or detached retina',
+            self::RecentEyeSurgery => 'recent eye surgery',
+            self::RecentChestSurgery => 'recent chest surgery',
+            self::RecentAbdominalSurgery => 'recent abdominal surgery',
+            self::RecentSpinalSurgery => 'recent spinal surgery',
+            self::RecentEarSurgery => 'recent ear surgery',
+            self::RibFracture => 'rib fracture',
+            self::Hernia => 'hernia',
+            self::Reflux => 'reflux',
+            self::LowBackPain => 'low back pain',
+            self::NeckInjury => 'neck injury',
+            self::Vertigo => 'dizziness or vertigo',
+            self::BlockedNose => 'blocked nose',
+            self::SinusOrEarInfection => 'sinus or ear infection',
+            self::RecentBirth => 'gave birth within 6 weeks',
+            self::PelvicFloor => 'pelvic floor trouble',
+            self::HearingLoss => 'hearing loss',
+            self::SightLoss => 'sight loss',
+            self::HandTrouble => 'hand trouble',
+            self::CannotLieFlat => 'cannot lie flat',
+            self::CannotReachFloor => 'cannot get down to or up from the floor',
+            self::Under16 => 'under 16',
+            self::Under12 => 'under 12',
+        };
+    }
+
+    public function group(): string
+    {
+        return match ($this) {
+            self::HeartFailure, self::HeartAttack, self::Arrhythmia, self::HighBloodPressure,
+            self::PulmonaryHypertension, self::Stroke, self::Fainting, self::SickleCell => 'Heart and circulation',
+            self::Asthma, self::Copd, self::Oxygen, self::Bullae, self::SleepApnoea,
+            self::BlockedNose, self::SinusOrEarInfection => 'Breathing',
+            self::Epilepsy, self::Panic, self::Trauma, self::Psychosis, self::Sedatives => 'Nerves and mind',
+            self::Pregnancy, self::RecentBirth, self::PelvicFloor, self::Under16, self::Under12 => 'Stage of life',
+            self::RecentEyeSurgery, self::RecentChestSurgery, self::RecentAbdominalSurgery,
+            self::RecentSpinalSurgery, self::RecentEarSurgery, self::RibFracture, self::Hernia,
+            self::Reflux, self::Eye => 'Surgery and injury',
+            default => 'Moving, seeing, hearing',
+        };
+    }
+
+    /** Flags answered in the screening; the others follow from the date of birth. */
+    public function isAsked(): bool
+    {
+        return $this !== self::Under16 && $this !== self::Under12;
+    }
+
+    /** @return list<self> */
+    public static function asked(): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $flag) => $flag->isAsked()));
+    }
+
+    /** @return list<self> heart flags of the complete-exhale rule */
+    public static function heart(): array
+    {
+        return [self::HeartFailure, self::HeartAttack, self::Arrhythmia];
+    }
+
+    /** @return list<self> flags with which breath-holding needs care (common practice) */
+    public static function againstHolding(): array
+    {
+        return [
+            self::Pregnancy, self::Epilepsy, self::Fainting, ...self::heart(), self::PulmonaryHypertension,
+            self::HighBloodPressure, self::Stroke, self::Eye, self::SickleCell, self::Bullae, self::Copd, self::Oxygen,
+            self::Under16, self::Under12, self::Panic, self::Sedatives,
+        ];
+    }
+}

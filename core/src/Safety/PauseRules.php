@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Safety;
+
+/** When a stop pauses exercises by itself. Common practice. */
+final class PauseRules
+{
+    public const GET_HELP = 'PAUSE-GET-HELP';
+
+    public const TWICE_IN_THREE = 'PAUSE-TWICE-IN-THREE';
+
+    private const LOOK_AT = 3;
+
+    private const STOPS = 2;
+
+    /**
+     * What the latest practice of an exercise brings about.
+     *
+     * @param  list<StopClass|null>  $lastOfExercise  how the exercise's practices ended, latest first; null when
+     *                                                it was not stopped. Practices before the exercise was last
+     *                                                looked at are left out by the caller.
+     * @param  bool  $isRecovery  a recovery exercise is never paused itself; getting help still pauses the others
+     */
+    public static function afterPractice(array $lastOfExercise, bool $isRecovery = false): ?PauseDecision
+    {
+        $latest = $lastOfExercise[0] ?? null;
+        if ($latest === StopClass::GetHelp) {
+            return new PauseDecision(self::GET_HELP, everyExercise: true);
+        }
+        $stops = array_filter(array_slice($lastOfExercise, 0, self::LOOK_AT), fn (?StopClass $end) => $end?->isSymptom() === true);
+
+        return count($stops) >= self::STOPS && ! $isRecovery ? new PauseDecision(self::TWICE_IN_THREE, everyExercise: false) : null;
+    }
+}

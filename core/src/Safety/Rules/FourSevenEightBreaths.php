@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Safety\Rules;
+
+use IvoryPace\Breath\BreathPattern;
+use IvoryPace\Exercise\Change;
+use IvoryPace\Exercise\School;
+use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\Level;
+use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Rule;
+
+/** More than 8 breaths at the proportions of 4:7:8; in ratio practice, more than 10. Common practice. */
+final class FourSevenEightBreaths implements Rule
+{
+    private const MOST = 8;
+
+    private const MOST_IN_RATIO_PRACTICE = 10;
+
+    public function id(): string
+    {
+        return 'FOUR-SEVEN-EIGHT-BREATHS';
+    }
+
+    public function level(): Level
+    {
+        return Level::Caution;
+    }
+
+    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
+    {
+        $prescription = $item->prescription;
+        $most = $item->school === School::RatioPractice ? self::MOST_IN_RATIO_PRACTICE : self::MOST;
+        if ($prescription->pattern === null || $prescription->breaths <= $most
+            || ! $prescription->pattern->hasRatioOf(BreathPattern::of(4, 8, hold: 7))) {
+            return null;
+        }
+
+        return new Finding(
+            $this->id(), $this->level(), "More than $most breaths of 4:7:8",
+            "{$prescription->breaths} breaths at this ratio; $most is the usual most in {$item->school->label()}.",
+            'breaths', [new Change("$most breaths", ['breaths' => $most])], 'Common practice.',
+        );
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Safety\Rules;
+
+use IvoryPace\Exercise\Position;
+use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\Level;
+use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Rule;
+use IvoryPace\Safety\Words;
+
+/** Lying on the front in pregnancy, after surgery or with a broken rib. Common practice. */
+final class ProneSurgery implements Rule
+{
+    public function id(): string
+    {
+        return 'PRONE-SURGERY';
+    }
+
+    public function level(): Level
+    {
+        return Level::NeedsReason;
+    }
+
+    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
+    {
+        $flags = $patient->which([
+            Flag::Pregnancy, Flag::RibFracture, Flag::RecentEyeSurgery, Flag::RecentChestSurgery,
+            Flag::RecentAbdominalSurgery, Flag::RecentSpinalSurgery, Flag::RecentEarSurgery,
+        ]);
+        if ($flags === [] || $item->prescription->position !== Position::Prone) {
+            return null;
+        }
+
+        return new Finding(
+            $this->id(), $this->level(), 'Lying on the front', 'With '.Words::list($flags).'.', 'position',
+            PositionChanges::to($item, [Position::Supine, Position::SideLying, Position::HandsAndKnees]), 'Common practice.',
+        );
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Tests\Assessment;
+
+use IvoryPace\Assessment\Screening;
+use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\RedFlag;
+use PHPUnit\Framework\TestCase;
+
+final class ScreeningTest extends TestCase
+{
+    public function test_every_red_flag_and_every_asked_flag_is_a_question(): void
+    {
+        $keys = Screening::keys();
+
+        self::assertCount(count(RedFlag::cases()) + count(Flag::asked()), array_unique($keys));
+        self::assertContains('red.chest-pain', $keys);
+        self::assertContains('flag.copd', $keys);
+        self::assertNotContains('flag.under-16', $keys, 'follows from the date of birth');
+        foreach (RedFlag::cases() as $flag) {
+            self::assertStringEndsWith('?', $flag->question());
+        }
+    }
+
+    public function test_it_is_complete_only_when_every_question_has_an_answer(): void
+    {
+        $answers = array_fill_keys(Screening::keys(), false);
+        self::assertSame([], Screening::unanswered($answers));
+        unset($answers['flag.asthma']);
+        self::assertSame(['flag.asthma'], Screening::unanswered($answers));
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Tests\Exercise;
+
+use IvoryPace\Breath\ComfortableLimits;
+use IvoryPace\Exercise\FittingChanges;
+use IvoryPace\Exercise\PrescriptionReader;
+use IvoryPace\InvalidValue;
+use PHPUnit\Framework\TestCase;
+
+/** What fitting says and offers for a whole prescription. */
+final class FittingChangesTest extends TestCase
+{
+    use Prescribing;
+
+    public function test_to_limits_the_limiting_phase_is_named_and_the_count_offered(): void
+    {
+        [$text, $changes] = FittingChanges::toLimits($this->prescription('four-seven-eight'), new ComfortableLimits(6, 5, 9));
+
+        self::assertSame('The hold limits: 4:7:8 fits at 0.71 s a count.', $text);
+        self::assertSame(['count_length' => 0.71], $changes[0]->set);
+    }
+
+    public function test_what_is_offered_keeps_every_phase_within_its_limit_for_random_limits(): void
+    {
+        mt_srand(3);
+        for ($run = 0; $run < 150; $run++) {
+            $limits = new ComfortableLimits(mt_rand(10, 80) / 10, mt_rand(10, 90) / 10, mt_rand(10, 120) / 10);
+            $slowest = [1, 1.25, 1.5][mt_rand(0, 2)];
+            $now = $this->prescription('square', ['ratio' => mt_rand(2, 8).':'.mt_rand(0, 8).':'.mt_rand(2, 12), 'slowest' => $slowest]);
+            [$text, $changes] = FittingChanges::toLimits($now, $limits);
+            self::assertNotSame('', $text);
+            foreach ($changes as $change) {
+                $cycle = PrescriptionReader::changed($now, $change->set)->longestCycle();
+                self::assertNotNull($cycle);
+                self::assertLessThanOrEqual($limits->inhale + 1e-6, $cycle->inhaleSeconds(), $change->label);
+                self::assertLessThanOrEqual($limits->hold + 1e-6, $cycle->phaseSeconds(\IvoryPace\Breath\Phase::Hold), $change->label);
+                self::assertLessThanOrEqual($limits->exhale + 1e-6, $cycle->phaseSeconds(\IvoryPace\Breath\Phase::Exhale), $change->label);
+            }
+        }
+    }
+
+    public function test_when_no_ratio_of_the_family_suits_nothing_is_offered(): void
+    {
+        [$text, $changes] = FittingChanges::toLimits($this->prescription('double-exhale'), new ComfortableLimits(exhale: 0.5));
+
+        self::assertStringEndsWith('No ratio of this family suits.', $text);
+        self::assertSame([], $changes);
+    }
+
+    public function test_to_a_rate_and_to_minutes(): void
+    {
+        self::assertSame(['count_length' => 1.0], FittingChanges::toRate($this->prescription('extended-exhale'), 6)[1][0]->set);
+        self::assertSame(['breaths' => 12], FittingChanges::toMinutes($this->prescription('extended-exhale'), 2)[1][0]->set);
+        // A round of 5:8 is two breaths of 13 s: four rounds and a half fit into two minutes, so four.
+        self::assertSame(['breaths' => 4], FittingChanges::toMinutes($this->prescription('alternate-nostril'), 2)[1][0]->set);
+        self::assertSame(['breaths' => 200], FittingChanges::toMinutes($this->prescription('double-exhale'), 30)[1][0]->set, 'no more than can be prescribed');
+    }
+
+    public function test_what_has_no_ratio_or_no_breaths_cannot_be_fitted(): void
+    {
+        foreach ([
+            fn () => FittingChanges::toLimits($this->prescription('noticing'), new ComfortableLimits(hold: 5)),
+            fn () => FittingChanges::toRate($this->prescription('body-scan'), 6),
+            fn () => FittingChanges::toMinutes($this->prescription('humming'), 5),
+            fn () => FittingChanges::toMinutes($this->prescription('stepped-even'), 5),
+            fn () => FittingChanges::toLimits($this->prescription('square'), new ComfortableLimits),
+        ] as $bad) {
+            try {
+                $bad();
+                self::fail('this was fitted');
+            } catch (InvalidValue $problem) {
+                self::assertNotSame('', $problem->getMessage());
+            }
+        }
+    }
+}

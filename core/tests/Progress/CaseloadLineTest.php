@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Tests\Progress;
+
+use IvoryPace\Progress\CaseloadFacts;
+use IvoryPace\Progress\CaseloadLine;
+use IvoryPace\Progress\CaseloadReason;
+use IvoryPace\Safety\RedFlag;
+use IvoryPace\Safety\StopSymptom;
+use PHPUnit\Framework\TestCase;
+
+final class CaseloadLineTest extends TestCase
+{
+    public function test_the_most_urgent_reason_wins(): void
+    {
+        // Each step takes away the reason that won before.
+        $facts = [
+            'screened' => true, 'openRedFlags' => [RedFlag::ChestPain, RedFlag::BlueLips], 'daysSinceAdded' => 40, 'hasProgramme' => true,
+            'getHelp' => StopSymptom::Fainting, 'pausedExercise' => 'Extended exhale', 'stopsLately' => 2,
+            'lastStop' => StopSymptom::Dizziness, 'presentGap' => 6, 'adherence' => 0.155 / 0.21, 'dueLately' => 21, 'creditLately' => 15.5,
+            'daysSinceAccess' => 9, 'accessUsed' => true, 'reviewOverdue' => 3,
+        ];
+        $this->expectLine(CaseloadReason::RedFlag, 'Chest pain', 'and 1 more', $facts);
+        $this->expectLine(CaseloadReason::GetHelp, 'Fainting', 'every exercise is paused', $facts = ['openRedFlags' => []] + $facts);
+        $this->expectLine(CaseloadReason::Paused, 'Dizziness twice', 'Extended exhale is paused', $facts = ['getHelp' => null] + $facts);
+        $this->expectLine(CaseloadReason::StoppedOnce, 'Dizziness', 'latest of 2 stops', $facts = ['pausedExercise' => null] + $facts);
+        $this->expectLine(CaseloadReason::NoPractice, '6 days', 'in a row', $facts = ['lastStop' => null] + $facts);
+        $this->expectLine(CaseloadReason::AccessUnused, '9 days', 'not been used', ['accessUsed' => false] + $facts);
+        $this->expectLine(CaseloadReason::ReviewOverdue, '3 days', 'review', $facts = ['presentGap' => 4] + $facts);
+        $this->expectLine(CaseloadReason::OnTrack, '74 %', '15.5 of 21', $facts = ['reviewOverdue' => 0] + $facts);
+        $this->expectLine(CaseloadReason::NoProgramme, '40 days', 'no programme', $facts = ['hasProgramme' => false] + $facts);
+        $this->expectLine(CaseloadReason::NotScreened, '1 day', 'not screened', ['screened' => false, 'daysSinceAdded' => 1] + $facts);
+    }
+
+    public function test_reasons_are_ordered_by_urgency(): void
+    {
+        self::assertLessThan(CaseloadReason::Paused->order(), CaseloadReason::GetHelp->order());
+        self::assertLessThan(CaseloadReason::OnTrack->order(), CaseloadReason::ReviewOverdue->order());
+        self::assertSame(0, CaseloadReason::RedFlag->order());
+    }
+
+    /** @param  array<string, mixed>  $facts */
+    private function expectLine(CaseloadReason $reason, string $number, string $says, array $facts): void
+    {
+        /** @phpstan-ignore argument.type */
+        $line = CaseloadLine::for(new CaseloadFacts(...$facts));
+
+        self::assertSame([$reason, $number], [$line->reason, $line->number]);
+        self::assertStringContainsString($says, $line->sentence);
+        self::assertNotSame('', $reason->heading());
+    }
+}

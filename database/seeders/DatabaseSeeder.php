@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Database\Seeders\Demo\DemoSeeder;
+use Illuminate\Database\Seeder;
+
+final class DatabaseSeeder extends Seeder
+{
+    public function run(): void
+    {
+        $this->call(DemoSeeder::class);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Models\Clinic;
+use App\Models\Practitioner;
+use Illuminate\Database\Seeder;
+
+/** Two invented clinics. Everything is made up; dates are relative to the day of seeding, chance has a fixed seed. */
+final class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'lantern-over-quay';
+
+    public function run(): void
+    {
+        mt_srand(8420);
+        $quay = $this->clinic('Harrow Quay Breathing Clinic', 'Europe/Lisbon');
+        $nora = $this->practitioner($quay, 'Nora Ashgrove', 'respiratory physiotherapist', 'nora@harrowquay.example');
+        $idris = $this->practitioner($quay, 'Idris Penwarden', 'counsellor', 'idris@harrowquay.example');
+        $tamsin = $this->practitioner($quay, 'Tamsin Orrick', 'breathing therapist', 'tamsin@harrowquay.example');
+        (new HarrowQuay($nora, $idris, $tamsin))->seed();
+        OwnWorkOfTheQuay::seed($nora);
+
+        $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');
+        $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example');
+        (new Millrace(Practitioner::query()->where('clinic_id', $millrace->id)->sole()))->seed();
+    }
+
+    private function clinic(string $name, string $zone): Clinic
+    {
+        return Clinic::query()->create([
+            'name' => $name,
+            'time_zone' => $zone,
+            'emergency_wording' => "Call 112 now, or have someone call. Sit or lie where you cannot fall. Do not drive yourself. Afterwards, let {$name} know.",
+        ]);
+    }
+
+    private function practitioner(Clinic $clinic, string $name, string $profession, string $email): Practitioner
+    {
+        return Practitioner::query()->create([
+            'clinic_id' => $clinic->id, 'name' => $name, 'profession' => $profession, 'email' => $email, 'password' => self::PASSWORD,
+        ]);
+    }
+}

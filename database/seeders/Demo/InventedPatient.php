@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Actions\CompleteScreening;
+use App\Actions\EndPause;
+use App\Actions\IssueVersion;
+use App\Actions\MakeAccessLink;
+use App\Actions\RegisterDevice;
+use App\Actions\StorePractice;
+use App\Actions\VersionOrder;
+use App\Models\Consent;
+use App\Models\Device;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Support\ConsentText;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use IvoryPace\Assessment\Screening;
+use IvoryPace\Practice\DuePractices;
+use IvoryPace\Practice\DueSlot;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Safety\StopSymptom;
+
+/** One invented patient, played through the real rules: every step goes the way that it goes in the application. */
+final class InventedPatient
+{
+    private Patient $patient;
+
+    private ?Device $device = null;
+
+    private int $issued = 0;
+
+    /** @param  array<string, mixed>  $attributes */
+    public function __construct(private readonly Practitioner $by, int $daysAgo, array $attributes)
+    {
+        $this->patient = $this->at($daysAgo, '10:00', fn () => Patient::query()->create([
+            'clinic_id' => $by->clinic_id, 'practitioner_id' => $by->id, 'time_zone' => $by->clinic->time_zone, 'day_start' => '04:00', ...$attributes,
+        ]));
+    }
+
+    /**
+     * @param  list<string>  $yes  questions answered with yes
+     * @param  array<string, string>  $endDates
+     */
+    public function screened(int $daysAgo, array $yes = [], ?int $weeks = null, array $endDates = []): self
+    {
+        $answers = array_fill_keys(Screening::keys(), false);
+        foreach ($yes as $question) {
+            $answers[$question] = true;
+        }
+        $this->at($daysAgo, '10:10', fn () => (new CompleteScreening)($this->patient, $this->by, $answers, $endDates, $weeks));
+
+        return $this;
+    }
+
+    public function redFlagActed(int $daysAgo, string $question, string $action): self
+    {
+        $this->at($daysAgo, '10:15', function () use ($question, $action) {
+            $this->patient->refresh()->latestScreening?->answers->firstWhere('question', $question)?->actions()
+                ->create(['practitioner_id' => $this->by->id, 'action' => $action, 'recorded_at' => now()]);
+        });
+
+        return $this;
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  array<string, string>  $findingReasons
+     */
+    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = []): self
+    {
+        $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons) {
+            $today = $this->patient->dayOf(CarbonImmutable::now());
+            (new IssueVersion)($this->patient, $this->by, new VersionOrder(
+                items: [$fields], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
+                startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons],
+            ));
+            $this->issued++;
+        });
+
+        return $this;
+    }
+
+    public function invited(int $daysAgo): self
+    {
+        $this->at($daysAgo, '10:50', fn () => (new MakeAccessLink)($this->patient, $this->by));
+
+        return $this;
+    }
+
+    public function joined(int $daysAgo, string $device = 'Phone'): self
+    {
+        $this->at($daysAgo, '11:30', function () use ($device) {
+            $link = (new MakeAccessLink)($this->patient, $this->by);
+            [$made] = (new RegisterDevice)('token_hash', hash('sha256', $link['token']), $device) ?? [null];
+            $this->device = $made;
+            Consent::query()->create([
+                'patient_id' => $this->patient->id, 'device_id' => $made?->id, 'kind' => 'accepted',
+                'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($this->patient->clinic), 'given_at' => now(),
+            ]);
+            $made?->update(['pin' => (string) random_int(10_000_000, 99_999_999)]);
+        });
+
+        return $this;
+    }
+
+    /**
+     * Practises day after day. The chance of doing a due practice, and the ratings, drift from start to end.
+     *
+     * @param  array{float, float}  $chance
+     * @param  array{float, float}  $before  0–10, likewise effort
+     * @param  array{float, float}  $effort
+     * @param  array<int, string>  $remarks  by days ago
+     */
+    public function practised(int $fromDaysAgo, int $toDaysAgo, array $chance = [0.9, 0.9], array $before = [6, 4], array $effort = [4, 2], array $remarks = []): self
+    {
+        for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
+            $share = $fromDaysAgo === $toDaysAgo ? 1.0 : ($fromDaysAgo - $daysAgo) / ($fromDaysAgo - $toDaysAgo);
+            $mix = fn (array $range) => $range[0] + ($range[1] - $range[0]) * $share;
+            foreach ($this->slots($daysAgo) as $slot) {
+                if (mt_rand() / mt_getrandmax() >= $mix($chance) || $slot->closesAt > CarbonImmutable::now()) {
+                    continue;
+                }
+                $rated = self::rating($mix($before) + mt_rand(-10, 10) / 10);
+                $this->log($slot, [
+                    'before' => $rated,
+                    'after' => self::rating($rated - mt_rand(0, 25) / 10),
+                    'effort' => self::rating($mix($effort) + mt_rand(-10, 10) / 10),
+                    'smooth' => ['yes', 'yes', 'yes', 'yes', 'partly', 'no'][min(5, (int) (mt_rand(0, 50) / 10 * (1.2 - 0.6 * $share)))],
+                    'remark' => $remarks[$daysAgo] ?? null,
+                ], mt_rand(0, 24) === 0 ? 0.5 : 1.0);
+                unset($remarks[$daysAgo]);
+            }
+        }
+
+        return $this;
+    }
+
+    public function stopped(int $daysAgo, StopSymptom $symptom, float $share, ?string $remark = null): self
+    {
+        $slots = $this->slots($daysAgo);
+        $slot = end($slots);
+        if ($slot !== false) {
+            $this->log($slot, ['before' => 6, 'remark' => $remark, 'stop_class' => $symptom->stopClass()->value, 'stop_symptom' => $symptom->value], $share);
+        }
+
+        return $this;
+    }
+
+    public function lookedAt(int $daysAgo, string $found): self
+    {
+        $this->at($daysAgo, '12:00', function () use ($found) {
+            foreach ($this->patient->pauses()->goingOn()->get() as $pause) {
+                (new EndPause)($pause, $this->by, $found);
+            }
+        });
+
+        return $this;
+    }
+
+    /** @return list<DueSlot> */
+    private function slots(int $daysAgo): array
+    {
+        $today = $this->patient->dayOf(CarbonImmutable::now());
+        $history = $this->patient->refresh()->activeProgramme?->load('versions.items')->history();
+
+        return $history === null ? [] : (new DuePractices($history, $this->patient->clock()))->on(PatientDay::of($today->plusDays(-$daysAgo)->date));
+    }
+
+    /** @param  array<string, mixed>  $ratings */
+    private function log(DueSlot $slot, array $ratings, float $share): void
+    {
+        $start = CarbonImmutable::instance($slot->opensAt)->addSeconds((int) (($slot->closesAt->getTimestamp() - $slot->opensAt->getTimestamp()) * mt_rand(10, 80) / 100));
+        $version = $this->patient->activeProgramme?->versionOn($this->patient->dayOf($start));
+        $prescription = $version?->items->firstWhere('lineage', $slot->lineage)?->item()->prescription;
+        if ($version === null || $prescription === null || $this->device === null) {
+            return;
+        }
+        $seconds = (int) round($prescription->exerciseSeconds() * $share);
+        $end = $start->addSeconds($seconds + 20);
+        Carbon::setTestNow($end);
+        CarbonImmutable::setTestNow($end);
+        (new StorePractice)($this->device, [
+            'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value,
+            'started_at' => $start->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'), 'sent_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'),
+            'breaths_done' => (int) floor($prescription->totalBreaths() * $share), 'seconds_done' => $seconds, ...$ratings,
+        ]);
+        Carbon::setTestNow();
+        CarbonImmutable::setTestNow();
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $do
+     * @return T
+     */
+    private function at(int $daysAgo, string $time, callable $do): mixed
+    {
+        $moment = CarbonImmutable::now($this->by->clinic->time_zone)->subDays($daysAgo)->setTimeFromTimeString($time)->utc();
+        $moment = $moment->isFuture() ? CarbonImmutable::now()->subMinutes(5) : $moment;
+        Carbon::setTestNow($moment);
+        CarbonImmutable::setTestNow($moment);
+        try {
+            return $do();
+        } finally {
+            Carbon::setTestNow();
+            CarbonImmutable::setTestNow();
+        }
+    }
+
+    private static function rating(float $value): int
+    {
+        return (int) max(0, min(10, round($value)));
+    }
+}

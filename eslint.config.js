@@ -1,0 +1,15 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+    { ignores: ['public/**', 'vendor/**', 'core/vendor/**', 'storage/**', 'test-results/**', 'playwright-report/**'] },
+    js.configs.recommended,
+    ...ts.configs.strict,
+    ...svelte.configs.recommended,
+    { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+    { files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser, svelteConfig, extraFileExtensions: ['.svelte'] } } },
+    { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-undef': 'off' } },
+);

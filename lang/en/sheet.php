@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'version' => 'Sheet :number, from :from, to be looked at together by :review',
+    'goal' => 'What for: :goal',
+    'needs' => 'You need: :things.',
+    'about' => 'about',
+    'short' => 'On a bad day at least :short. That counts in full.',
+    'tally' => 'A stroke for each practice',
+    'stop-title' => 'Stop',
+    'stop' => 'when you get dizzy, fingers or face tingle, something cramps, breath gets shorter, panic rises or things feel unreal. Sit, let the breath go its own way, eyes open, feet on the floor. Stopping counts in full; note it here and tell your practitioner.',
+    'help-title' => 'Get help',
+    'help' => 'for chest pain, fainting, confusion, weakness on one side, a heart that goes on racing, a new severe headache, or breathlessness that does not settle.',
+    'slight' => 'A little light-headedness, boredom, irritation or more awareness of tension in the first days is common and passes.',
+    'licence' => 'This sheet goes with what you agreed with your practitioner; it does not replace their advice.',
+];

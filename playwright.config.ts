@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+    testDir: 'tests/browser',
+    timeout: 180_000,
+    expect: { timeout: 15_000 },
+    fullyParallel: true,
+    workers: 2,
+    retries: 0,
+    forbidOnly: true,
+    reporter: [['list']],
+    use: {
+        baseURL: process.env.IVORY_PACE_ADDRESS,
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-GB',
+        screenshot: 'only-on-failure',
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+        },
+    },
+});

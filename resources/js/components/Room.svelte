@@ -1,0 +1,39 @@
+<script lang="ts">
+    import { Link, page, router } from '@inertiajs/svelte';
+    import type { Snippet } from 'svelte';
+    import Trouble from './Trouble.svelte';
+
+    interface Props { title: string; current?: 'caseload' | 'exercises' | ''; children: Snippet }
+
+    let { title, current = '', children }: Props = $props();
+
+    const shared = $derived(page.props as unknown as { who: { name: string; clinic: string } | null; today: string | null; flash: string | null });
+</script>
+
+<svelte:head><title>{title} · Ivory Pace</title></svelte:head>
+
+<a class="visually-hidden focus:static! focus:[clip-path:none]!" href="#main">To the content</a>
+<header class="border-b border-rule">
+    <div class="mx-auto flex max-w-[1280px] items-baseline gap-7 px-9 py-3.5">
+        <Link href="/" class="font-serif text-[1.35rem] font-bold text-ink">Ivory Pace</Link>
+        <nav aria-label="Rooms" class="flex gap-6">
+            <Link href="/" class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'caseload' ? 'page' : undefined}>Caseload</Link>
+            <Link href="/exercises" class="pb-1 {current === 'exercises' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'exercises' ? 'page' : undefined}>Exercises</Link>
+            <Link href="/patients/new" class="pb-1 text-muted">Add a patient</Link>
+        </nav>
+        <div class="ml-auto flex items-baseline gap-5 text-[0.95rem]">
+            {#if shared.who}
+                <span class="text-muted">{shared.today}</span>
+                <span>{shared.who.name}<span class="text-muted">, {shared.who.clinic}</span></span>
+                <button type="button" class="plain" onclick={() => router.post('/sign-out')}>Sign out</button>
+            {/if}
+        </div>
+    </div>
+</header>
+<Trouble />
+{#if shared.flash}
+    <p class="mx-auto max-w-[1280px] px-9 pt-3 text-moss" role="status">{shared.flash}</p>
+{/if}
+<main id="main" class="mx-auto max-w-[1280px] px-9 pb-10">
+    {@render children()}
+</main>

@@ -1,0 +1,77 @@
+<script lang="ts">
+    import { Button } from 'flowbite-svelte';
+    import { onMount, untrack } from 'svelte';
+    import { clock } from '../lib/format';
+    import { toneOf } from '../lib/ridge';
+    import { PlayerEngine, type Moment } from '../player/engine';
+    import { phrase, stageOf } from '../player/stage';
+    import { keepAwake } from '../player/wake';
+    import type { RoomPlay } from '../types/exercises';
+    import Ridge from './Ridge.svelte';
+
+    interface Props { play: RoomPlay; context: AudioContext; onleave: () => void }
+
+    let { play, context, onleave }: Props = $props();
+
+    const engine = untrack(() => new PlayerEngine(play.timeline, context));
+    const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+    let moment = $state.raw<Moment | null>(null);
+    let isPaused = $state(false);
+    let isOver = $state(false);
+    let stopButton: HTMLElement | undefined = $state();
+
+    const say = (key: string): string => play.words[key] ?? key;
+    const cue = $derived(moment?.cue ?? null);
+    const stage = $derived(stageOf(moment, play.timeline, play.ridge, isStill));
+    const isOpen = $derived(cue !== null && cue.greatest !== null);
+    const word = $derived(isOver ? 'over' : cue ? phrase(cue, say) : say('cue.lead-in'));
+
+    onMount(() => {
+        const letSleep = keepAwake();
+        engine.onEnd = () => { isOver = true; };
+        engine.start();
+        stopButton?.querySelector('button')?.focus();
+        let frame = requestAnimationFrame(function draw() {
+            moment = engine.now();
+            frame = requestAnimationFrame(draw);
+        });
+        return () => { cancelAnimationFrame(frame); engine.stop(); letSleep(); void context.close(); };
+    });
+
+    function pause(): void {
+        if (isPaused) engine.resume();
+        else engine.pause();
+        isPaused = engine.isPaused;
+    }
+
+    function key(event: KeyboardEvent): void {
+        if (event.key === 'Escape') { event.preventDefault(); onleave(); }
+        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) { event.preventDefault(); engine.tap(); }
+    }
+</script>
+
+<svelte:window onkeydown={key} />
+
+<section class="border border-ink bg-card px-6 py-4" aria-label="Playing {play.name}">
+    <div class="flex items-baseline justify-between gap-4">
+        <p class="word {cue ? toneOf(cue.kind) : 'rest'}" data-cue={isOver ? 'over' : (cue?.kind ?? '')}>{isPaused ? 'paused' : word}</p>
+        <p class="text-muted">{moment && cue && cue.place.of > 0 ? `breath ${cue.place.breath} of ${cue.place.of}` : clock(play.timeline.total_ms)}{cue && cue.place.round > 0 && play.timeline.rounds > 1 ? `, round ${cue.place.round}` : ''}</p>
+    </div>
+    <p class="count" aria-hidden="true" style:opacity={stage.sight}>{isPaused || isOver ? '' : stage.wordKey === null ? stage.number : say(stage.wordKey)}</p>
+    <Ridge shape={stage.shape} width={640} height={92} inked={stage.inked} label={play.name} />
+    <div class="mt-3 flex flex-wrap gap-3" bind:this={stopButton}>
+        <Button color="alternative" onclick={onleave} aria-keyshortcuts="Escape">{isOver ? 'Close' : 'Stop'}</Button>
+        {#if !isOver}<Button color="alternative" onclick={pause}>{isPaused ? 'Go on' : 'Pause'}</Button>{/if}
+        {#if isOpen && !isOver}<Button onclick={() => engine.tap()}>It has ended</Button>{/if}
+        {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={() => engine.enough()}>Long enough</Button>{/if}
+    </div>
+</section>
+
+<style>
+    .word { font-family: var(--serif); font-size: 1.75rem; line-height: 1.2; }
+    .word.inhale { color: var(--reed); }
+    .word.hold { color: var(--ochre); }
+    .word.exhale { color: var(--heather); }
+    .count { font-family: var(--serif); font-size: 5.5rem; line-height: 1; min-height: 1em; font-variant-numeric: lining-nums tabular-nums; }
+</style>

@@ -1,0 +1,39 @@
+<script lang="ts">
+    import { Button } from 'flowbite-svelte';
+    import { onDestroy } from 'svelte';
+    import { Refusal, sendJson } from '../lib/http';
+    import type { RoomPlay } from '../types/exercises';
+    import RoomPlayer from './RoomPlayer.svelte';
+
+    interface Props { url: string; label?: string; isPlaying?: boolean }
+
+    let { url, label = 'Try it here', isPlaying = $bindable(false) }: Props = $props();
+
+    let play = $state.raw<RoomPlay | null>(null);
+    let context = $state.raw<AudioContext | null>(null);
+    let trouble = $state('');
+
+    // Another exercise was chosen while this one played.
+    onDestroy(() => { isPlaying = false; });
+
+    async function start(): Promise<void> {
+        trouble = '';
+        // The click that starts is what lets the browser make sound.
+        context = new AudioContext({ latencyHint: 'interactive' });
+        void context.resume();
+        try {
+            play = await sendJson<RoomPlay>(url, 'GET');
+            isPlaying = true;
+        } catch (problem) {
+            void context.close();
+            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Try again when the network is back.';
+        }
+    }
+</script>
+
+{#if play && context}
+    <RoomPlayer {play} {context} onleave={() => { play = null; isPlaying = false; }} />
+{:else}
+    <Button onclick={start}>{label}</Button>
+    {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}
+{/if}

@@ -1,0 +1,30 @@
+<script lang="ts">
+    import { short } from '../../lib/format';
+    import type { TechniqueChoice } from '../../types/pages';
+    import type { Bench } from './bench.svelte';
+
+    let { bench, technique }: { bench: Bench; technique: TechniqueChoice | undefined } = $props();
+
+    const field = $derived(technique?.length === 'minutes' ? 'minutes' : technique?.length === 'derived' ? null : 'breaths');
+    const given = $derived(field === null ? '' : String(bench.fields.short?.[field] ?? ''));
+
+    function set(event: Event): void {
+        if (!(event.currentTarget instanceof HTMLInputElement) || field === null) return;
+        const value = event.currentTarget.value.trim();
+        bench.fields.short = value === '' ? null : { [field]: value };
+        bench.typed();
+    }
+</script>
+
+<div class="grid gap-2 text-[0.925rem]">
+    {#if bench.fields.kind !== 'routine'}
+        <p>On a bad day at least
+            {#if field}<input class="slot small" aria-label="Short version, {field}" inputmode="decimal" value={given} placeholder="…" oninput={set} /> {field}{/if}
+            {#if bench.mine.short}<span class="text-muted">{bench.mine.short.summary}, {short(bench.mine.short.seconds / 60, 1)} min; counts in full.</span>
+            {:else}<span class="text-muted">the whole: there is nothing shorter.</span>{/if}
+            {#if bench.mine.errors.short}<span class="font-semibold text-clay">{bench.mine.errors.short}</span>{/if}</p>
+    {/if}
+    <label class="flex flex-wrap items-baseline gap-2">Why this patient does it
+        <input class="slot small grow !text-left" maxlength="250" bind:value={bench.fields.why} oninput={() => bench.typed()} aria-invalid={bench.mine.errors.why ? 'true' : undefined} /></label>
+    {#if bench.mine.errors.why}<p class="font-semibold text-clay">{bench.mine.errors.why}</p>{/if}
+</div>

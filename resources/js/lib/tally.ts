@@ -1,0 +1,30 @@
+import type { Stroke } from '../types/timeline';
+
+export interface Mark { kind: Stroke; x: number }
+
+const WORDS: Record<Stroke, string> = {
+    done: 'done', partial: 'in part', missed: 'missed', stopped: 'stopped for a symptom', extra: 'extra', open: 'still to come',
+};
+
+/** Strokes of days side by side; the days share the width evenly or take what they need. */
+export function stripMarks(days: Stroke[][], stroke: number, gap: number, dayWidth: number | null): { marks: Mark[]; width: number } {
+    const marks: Mark[] = [];
+    let x = 0;
+    for (const day of days) {
+        let at = x + 2;
+        for (const kind of day) {
+            marks.push({ kind, x: at });
+            at += kind === 'extra' ? stroke + 1 : stroke;
+        }
+        x += dayWidth ?? Math.max(day.length, 1) * stroke + gap;
+    }
+    return { marks, width: x };
+}
+
+/** The same in words, for those who do not see it. */
+export function tallyInWords(days: Stroke[][]): string {
+    const all = days.flat().filter((kind) => kind !== 'open');
+    if (all.length === 0) return 'No practice yet';
+    const kinds = (Object.keys(WORDS) as Stroke[]).filter((kind) => kind !== 'open' && all.includes(kind));
+    return kinds.map((kind) => `${all.filter((each) => each === kind).length} ${WORDS[kind]}`).join(', ');
+}

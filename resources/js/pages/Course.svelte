@@ -1,0 +1,54 @@
+<script lang="ts">
+    import { Link } from '@inertiajs/svelte';
+    import { Button } from 'flowbite-svelte';
+    import Axis from '../components/course/Axis.svelte';
+    import PracticeTable from '../components/course/PracticeTable.svelte';
+    import VersionTable from '../components/course/VersionTable.svelte';
+    import LineForm from '../components/LineForm.svelte';
+    import PatientBar from '../components/PatientBar.svelte';
+    import Room from '../components/Room.svelte';
+    import type { CourseProps } from '../types/course';
+
+    let { patient, added_on, pauses, programme, stops, practices }: CourseProps = $props();
+</script>
+
+<Room title="Course of {patient.name}">
+    <PatientBar {patient} here="course" />
+    {#each pauses as pause (pause.id)}
+        <section class="mt-4 grid items-start gap-8 border-l-8 border-clay bg-card px-5 py-4 md:grid-cols-[1fr_24rem]" aria-label="Paused">
+            <div>
+                <h2 class="text-lg text-clay">{pause.text}</h2>
+                <p class="text-muted">Since {pause.since}. It stays paused until you have looked.</p>
+                {#if stops[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
+            </div>
+            <LineForm id="pause-{pause.id}" url="/patients/{patient.id}/pauses/{pause.id}/end" label="What you found" button="I have looked; let it go on" />
+        </section>
+    {/each}
+    {#if programme === null}
+        <p class="pt-6 text-muted">Added {added_on}. No programme yet, so nothing has happened.
+            {#if patient.obstacle === null}<Link href="/patients/{patient.id}/bench" class="linklike">Build one on the Bench</Link>{/if}</p>
+    {:else}
+        <div class="pt-3"><Axis {programme} patientId={patient.id} /></div>
+        <div class="mt-3 grid gap-10 border-t border-ink pt-4 md:grid-cols-[5fr_4fr]">
+            <section>
+                <h2 class="mb-1 text-[1.05rem]">Each version against itself</h2>
+                <VersionTable versions={programme.versions} patientId={patient.id} />
+                <Button href="/patients/{patient.id}/bench" class="mt-3">Take to the Bench</Button>
+            </section>
+            <section>
+                <h2 class="mb-1 text-[1.05rem]">Stops</h2>
+                {#if stops.length === 0}<p class="text-muted">No practice was stopped.</p>{/if}
+                <ul>
+                    {#each stops as stop, index (index)}
+                        <li class="border-t border-rule py-1.5 text-[0.925rem]"><strong class={stop.class === 'no-symptom' ? '' : 'text-clay'}>{stop.symptom}</strong> · {stop.on}, {stop.got}
+                            {#if stop.remark}<span class="block text-muted">“{stop.remark}”</span>{/if}</li>
+                    {/each}
+                </ul>
+            </section>
+        </div>
+        <section class="mt-6 border-t border-ink pt-3">
+            <h2 class="mb-1 text-[1.05rem]">Latest practices</h2>
+            {#if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}
+        </section>
+    {/if}
+</Room>

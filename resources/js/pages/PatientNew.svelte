@@ -1,0 +1,49 @@
+<script lang="ts">
+    import { useForm } from '@inertiajs/svelte';
+    import { Button, Input, Select } from 'flowbite-svelte';
+    import { onMount, untrack } from 'svelte';
+    import Field from '../components/Field.svelte';
+    import Room from '../components/Room.svelte';
+    import { keeping } from '../lib/keeping';
+
+    let { time_zones, time_zone }: { time_zones: string[]; time_zone: string } = $props();
+
+    const form = useForm(untrack(() => ({ name: '', birth_date: '', time_zone, day_start: '04:00', contact: '', minutes_a_day: '' })));
+    const zones = $derived(time_zones.map((zone) => ({ value: zone, name: zone.replaceAll('_', ' ') })));
+
+    const kept = keeping('patient-new');
+    onMount(() => Object.assign(form, kept.read<object>() ?? {}));
+    $effect(() => kept.write(form.data()));
+
+    function submit(event: SubmitEvent): void {
+        event.preventDefault();
+        form.post('/patients', { onSuccess: () => kept.forget() });
+    }
+</script>
+
+<Room title="Add a patient">
+    <form onsubmit={submit} novalidate class="grid max-w-[56rem] gap-x-10 gap-y-5 pt-6 md:grid-cols-2">
+        <h1 class="text-[1.45rem] md:col-span-2">Add a patient</h1>
+        <Field id="name" label="Name" error={form.errors.name}>
+            {#snippet children(attributes)}<Input size="lg" autocomplete="off" bind:value={form.name} {...attributes} />{/snippet}
+        </Field>
+        <Field id="birth_date" label="Date of birth" error={form.errors.birth_date}>
+            {#snippet children(attributes)}<Input size="lg" type="date" bind:value={form.birth_date} {...attributes} />{/snippet}
+        </Field>
+        <Field id="time_zone" label="Time zone" hint="Where the patient lives: days and anchors follow it." error={form.errors.time_zone}>
+            {#snippet children(attributes)}<Select size="lg" items={zones} placeholder="" bind:value={form.time_zone} {...attributes} />{/snippet}
+        </Field>
+        <Field id="day_start" label="The patient’s day starts at" hint="04:00 for most; 14:00 may suit a night worker." error={form.errors.day_start}>
+            {#snippet children(attributes)}<Input size="lg" inputmode="numeric" maxlength={5} bind:value={form.day_start} {...attributes} />{/snippet}
+        </Field>
+        <Field id="minutes_a_day" label="Minutes a day the patient has (optional)" hint="Asked plainly: how many minutes a day are really free for this?" error={form.errors.minutes_a_day}>
+            {#snippet children(attributes)}<Input size="lg" inputmode="numeric" bind:value={form.minutes_a_day} {...attributes} />{/snippet}
+        </Field>
+        <Field id="contact" label="Contact (optional)" hint="Stored encrypted. Telephone, e-mail or both." error={form.errors.contact}>
+            {#snippet children(attributes)}<Input size="lg" autocomplete="off" bind:value={form.contact} {...attributes} />{/snippet}
+        </Field>
+        <div class="md:col-span-2">
+            <Button type="submit" size="lg" disabled={form.processing}>Add and go to screening</Button>
+        </div>
+    </form>
+</Room>

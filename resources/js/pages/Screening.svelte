@@ -1,0 +1,121 @@
+<script lang="ts">
+    import { useForm } from '@inertiajs/svelte';
+    import { Button, Input, Textarea } from 'flowbite-svelte';
+    import { onMount, untrack } from 'svelte';
+    import PatientBar from '../components/PatientBar.svelte';
+    import RedFlagActions from '../components/RedFlagActions.svelte';
+    import Room from '../components/Room.svelte';
+    import ScreeningQuestion from '../components/ScreeningQuestion.svelte';
+    import { keeping } from '../lib/keeping';
+    import { plural } from '../lib/format';
+    import type { PatientHead } from '../types/pages';
+    import type { LatestScreening, QuestionGroup } from '../types/screening';
+
+    let { patient, questions, latest }: { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null } = $props();
+
+    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, pregnancy_weeks: '', remark: '' };
+    const form = useForm(untrack(() => structuredClone(empty)));
+    const kept = keeping(`screening:${untrack(() => patient.id)}`);
+    let asking = $state(untrack(() => latest === null));
+
+    const all = $derived(questions.flatMap((group) => group.questions));
+    const open = $derived(all.filter((question) => form.answers[question.key] === undefined).length);
+    const yes = $derived(all.filter((question) => latest?.answers[question.key]));
+
+    onMount(() => {
+        const before = kept.read<typeof empty>();
+        if (before && Object.keys(before.answers).length > 0) {
+            Object.assign(form, before);
+            asking = true;
+        }
+    });
+    $effect(() => {
+        if (asking) kept.write(form.data());
+    });
+
+    function restNo(group: QuestionGroup): void {
+        for (const question of group.questions) form.answers[question.key] ??= false;
+    }
+
+    function again(): void {
+        if (latest) {
+            form.answers = { ...latest.answers };
+            form.ends_on = { ...latest.ends_on };
+            form.pregnancy_weeks = latest.pregnancy_weeks === null ? '' : String(latest.pregnancy_weeks);
+        }
+        asking = true;
+    }
+
+    function submit(event: SubmitEvent): void {
+        event.preventDefault();
+        form.post(`/patients/${patient.id}/screening`, {
+            preserveScroll: 'errors',
+            onSuccess: () => { kept.forget(); asking = false; form.reset(); },
+        });
+    }
+</script>
+
+<Room title="Screening of {patient.name}">
+    <PatientBar {patient} here="screening" />
+    {#if !asking && latest}
+        <div class="grid gap-10 pt-5 md:grid-cols-[1fr_24rem]">
+            <div>
+                <h2 class="text-lg">Screening of {latest.on}</h2>
+                <p class="text-muted">by {latest.by}, all {all.length} questions answered</p>
+                {#if yes.length === 0}<p class="mt-3">Every answer was no.</p>{/if}
+                <ul class="mt-3">
+                    {#each yes as question (question.key)}
+                        <li class="border-t border-rule py-1.5">{question.text}
+                            {#if question.key === 'flag.pregnancy' && latest.pregnancy_weeks}<span class="text-muted"> · {latest.pregnancy_weeks} weeks on that day</span>{/if}
+                            {#if latest.ends_on[question.key]}<span class="text-muted"> · until {latest.ends_on[question.key]}</span>{/if}
+                        </li>
+                    {/each}
+                </ul>
+                {#if latest.remark}<p class="mt-3 border-t border-rule pt-2 whitespace-pre-line">{latest.remark}</p>{/if}
+                <div class="mt-5 flex gap-3">
+                    {#if patient.obstacle === null}<Button href="/patients/{patient.id}/bench">To the Bench</Button>{/if}
+                    <Button outline onclick={again}>Anything new? Screen again</Button>
+                </div>
+            </div>
+            <RedFlagActions {patient} flags={latest.red_flags} />
+        </div>
+    {:else}
+        <form onsubmit={submit} class="pt-4" novalidate>
+            <p class="mb-4 max-w-[46rem] text-muted">Ask in your own words. This supports your judgement and does not diagnose; local protocols come first. A yes under “Refer first” keeps any programme from being issued until you record what was done.</p>
+            {#each questions as group (group.title)}
+                <fieldset class="mb-5 border-t {group.red ? 'border-clay' : 'border-ink/40'} pt-2">
+                    <legend class="float-left mr-4 font-serif text-[1.05rem] font-semibold {group.red ? 'text-clay' : ''}">{group.title}</legend>
+                    <div class="min-h-7 text-right">
+                        {#if group.red}<span class="text-sm text-muted">{group.source}</span>
+                        {:else}<button type="button" class="plain text-sm" onclick={() => restNo(group)}>The rest: no<span class="visually-hidden"> under {group.title}</span></button>{/if}
+                    </div>
+                    <div class="clear-both grid gap-x-10 md:grid-cols-2">
+                        {#each group.questions as question (question.key)}
+                            <div class="border-t border-rule py-1.5">
+                                <ScreeningQuestion {question} bind:answer={form.answers[question.key]} />
+                                {#if form.answers[question.key] && !group.red}
+                                    <div class="flex flex-wrap items-center gap-x-4 gap-y-1 pt-1 text-sm">
+                                        {#if question.key === 'flag.pregnancy'}
+                                            <label class="flex items-center gap-2">Weeks today <Input class="w-20" size="sm" inputmode="numeric" bind:value={form.pregnancy_weeks} /></label>
+                                        {/if}
+                                        <label class="flex items-center gap-2">Until (optional) <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
+                                    </div>
+                                    {@const problem = (form.errors as Record<string, string>)[`ends_on.${question.key}`] ?? (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
+                                    {#if problem}<p class="text-sm font-semibold text-clay">{problem}</p>{/if}
+                                {/if}
+                            </div>
+                        {/each}
+                    </div>
+                </fieldset>
+            {/each}
+            <label class="block max-w-[46rem] font-semibold" for="remark">Remark (optional, stored encrypted)</label>
+            <Textarea id="remark" rows={2} class="mt-1 w-full max-w-[46rem]" bind:value={form.remark} />
+            <div class="sticky bottom-0 mt-4 flex items-center gap-5 border-t border-ink bg-paper py-3">
+                <Button type="submit" disabled={form.processing}>Keep the screening</Button>
+                {#if latest}<Button outline onclick={() => { asking = false; kept.forget(); }}>Leave it as it was</Button>{/if}
+                <span class={open > 0 ? 'text-muted' : 'text-moss'} role="status">{open > 0 ? `${plural(open, 'question', 'questions')} open` : 'All answered'}</span>
+                {#if form.errors.answers}<span class="font-semibold text-clay" role="alert">{form.errors.answers}</span>{/if}
+            </div>
+        </form>
+    {/if}
+</Room>

@@ -1,0 +1,86 @@
+<script lang="ts">
+    import Numbers from '../components/bench/Numbers.svelte';
+    import PatientBar from '../components/PatientBar.svelte';
+    import Ridge from '../components/Ridge.svelte';
+    import Room from '../components/Room.svelte';
+    import { WEEKDAYS } from '../lib/format';
+    import type { DraftFields, Figures, PatientHead } from '../types/pages';
+    import type { RidgeShape } from '../types/timeline';
+
+    interface Item {
+        lineage: string;
+        name: string;
+        summary: string;
+        steps: string[];
+        as_needed: string | null;
+        why: string;
+        short: string | null;
+        fields: DraftFields;
+        position: string;
+        props: string[];
+        route_in: string;
+        route_out: string;
+        effort: string;
+        figures: Figures;
+        ridge: RidgeShape;
+    }
+
+    interface Version {
+        number: number;
+        by: string;
+        issued_on: string;
+        in_force_from: string;
+        ends_on: string | null;
+        review_on: string;
+        rated_symptom: string;
+        reason: string | null;
+        school: string;
+        goal: { words: string; summary: string } | null;
+        patient_note: string | null;
+        items: Item[];
+        finding_reasons: { rule: string; message: string; reason: string; by: string; on: string }[];
+    }
+
+    let { patient, version }: { patient: PatientHead; version: Version } = $props();
+
+    const days = (numbers: number[]): string => (numbers.length === 7 ? 'every day' : numbers.map((n) => WEEKDAYS[n - 1]?.slice(0, 3)).join(', '));
+</script>
+
+<Room title="Version {version.number} for {patient.name}">
+    <PatientBar {patient} here="version" note="version {version.number}, as issued" />
+    <p class="pt-4">Issued by {version.by} on {version.issued_on}. In force from {version.in_force_from}{version.ends_on ? ` to ${version.ends_on}` : ''}; review {version.review_on}. Rated before and after: {version.rated_symptom}. School: {version.school}.</p>
+    {#if version.goal}<p class="mt-1">Goal: {version.goal.words ? `“${version.goal.words}”, ` : ''}{version.goal.summary}.</p>{/if}
+    {#if version.reason}<p class="mt-1">Why it changed: {version.reason}</p>{/if}
+    {#if version.patient_note}<p class="mt-1 whitespace-pre-line">For the patient: {version.patient_note}</p>{/if}
+    <p class="mt-2 flex gap-5"><a class="linklike" href="/patients/{patient.id}/versions/{version.number}/sheet.pdf" target="_blank" rel="noopener">Patient sheet (PDF)</a> <a class="linklike" href="/patients/{patient.id}/versions/{version.number}/programme.json" download>Programme as a file</a></p>
+    {#each version.items as item (item.lineage)}
+        <section class="mt-5 border-t border-ink pt-4">
+            <h2 class="text-lg">{item.name}: {item.summary}</h2>
+            <div class="mt-2 grid gap-10 md:grid-cols-[38rem_1fr]">
+                <div>
+                    <Ridge shape={item.ridge} width={600} height={130} label={item.summary} />
+                    <div class="mt-3"><Numbers figures={item.figures} /></div>
+                </div>
+                <div>
+                    <p>{item.position}{item.props.length > 0 ? `, with ${item.props.join(', ')}` : ''}; in by {item.route_in}, out by {item.route_out}; size: {item.effort}.</p>
+                    {#if item.steps.length > 0}<ol class="mt-2 list-decimal pl-5 text-[0.925rem]">{#each item.steps as step, index (index)}<li>{step}</li>{/each}</ol>{/if}
+                    {#if item.as_needed}<p class="mt-2">As needed: {item.as_needed}.</p>{/if}
+                    {#if item.why}<p class="mt-2">Why: {item.why}</p>{/if}
+                    {#if item.short}<p class="mt-2 text-muted">Short version: {item.short}.</p>{/if}
+                    <ul class="mt-3">
+                        {#each item.fields.anchors as anchor (anchor.anchor)}
+                            <li class="border-t border-rule py-1">{anchor.label}, {anchor.from} to {anchor.to}, {days(anchor.days)}</li>
+                        {/each}
+                    </ul>
+                </div>
+            </div>
+        </section>
+    {/each}
+    {#each version.finding_reasons as reason, index (index)}
+        <section class="mt-5 border-l-8 border-double border-clay pl-4" aria-label="Reason given">
+            <p class="font-semibold">{reason.message}</p>
+            <p>{reason.reason}</p>
+            <p class="text-sm text-muted">{reason.by}, {reason.on} · {reason.rule}</p>
+        </section>
+    {/each}
+</Room>

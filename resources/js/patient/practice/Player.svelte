@@ -1,0 +1,145 @@
+<script lang="ts">
+    import { onMount, untrack } from 'svelte';
+    import BreathTally from '../../components/BreathTally.svelte';
+    import Ridge from '../../components/Ridge.svelte';
+    import { toneOf } from '../../lib/ridge';
+    import { PlayerEngine, type Moment } from '../../player/engine';
+    import { phrase, stageOf } from '../../player/stage';
+    import { keepAwake } from '../../player/wake';
+    import { t } from '../words';
+    import type { TodayItem } from '../types';
+
+    interface Props {
+        item: TodayItem;
+        anchor: string | null;
+        context: AudioContext;
+        onprogress: (done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null }) => void;
+        onend: () => void;
+        onstop: () => void;
+    }
+
+    let { item, anchor, context, onprogress, onend, onstop }: Props = $props();
+
+    const engine = untrack(() => new PlayerEngine(item.timeline, context));
+    const isCounted = $derived(item.breaths !== null);
+    const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+    let moment = $state.raw<Moment | null>(null);
+    let isPaused = $state(false);
+    let hasSound = $state(true);
+    let heading: HTMLHeadingElement | undefined = $state();
+    /** How much was reported last: breaths, or stretches of five seconds. */
+    let reported = -1;
+    let isOver = false;
+
+    const cue = $derived(moment?.cue ?? null);
+    const stage = $derived(stageOf(moment, item.timeline, item.ridge, isStill));
+    const isOpen = $derived(cue !== null && cue.greatest !== null);
+    const tone = $derived(cue ? toneOf(cue.kind) : 'rest');
+    const word = $derived(cue ? phrase(cue, t) : t('cue.lead-in'));
+    const isExercise = $derived(moment?.segment.role === 'exercise');
+    const shown = $derived(stage.wordKey === null ? stage.number : t(stage.wordKey));
+    /** Breaths to come, fewer when the patient has said that it is enough. */
+    let breaths = $state(untrack(() => item.breaths ?? 0));
+    const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === item.breaths);
+
+    onMount(() => {
+        const letSleep = keepAwake();
+        heading?.focus();
+        engine.onEnd = () => { isOver = true; report(); onend(); };
+        engine.onTick = reportSteps;
+        engine.start();
+        let frame = requestAnimationFrame(function draw() {
+            moment = engine.now();
+            frame = requestAnimationFrame(draw);
+        });
+        return () => {
+            cancelAnimationFrame(frame);
+            // Left by the Back button: what was done since the last report is not lost.
+            if (!isOver) report();
+            engine.stop();
+            letSleep();
+        };
+    });
+
+    function report(): void {
+        onprogress({ ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep });
+    }
+
+    /** Keeps how far it got, breath by breath. */
+    function reportSteps(): void {
+        const done = engine.progress();
+        const steps = isCounted ? done.breathsDone : Math.floor(done.exerciseMs / 5000);
+        if (steps === reported) return;
+        reported = steps;
+        onprogress({ ...done, openMs: engine.openMs, enoughStep: engine.enoughStep });
+    }
+
+    function pause(): void {
+        if (isPaused) engine.resume();
+        else engine.pause();
+        isPaused = engine.isPaused;
+    }
+
+    function sound(): void {
+        hasSound = !hasSound;
+        engine.setSound(hasSound);
+    }
+
+    function stop(): void {
+        isOver = true;
+        engine.stop();
+        report();
+        onstop();
+    }
+
+    function enough(): void {
+        engine.enough();
+        breaths = engine.breaths;
+        reported = -1;
+    }
+
+    function key(event: KeyboardEvent): void {
+        if (event.key === 'Escape') { event.preventDefault(); stop(); }
+        // On a button the space bar is that button's: above all on Stop.
+        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) { event.preventDefault(); engine.tap(); }
+    }
+</script>
+
+<svelte:window onkeydown={key} onpagehide={() => { if (!isOver) report(); }} />
+
+<main class="player">
+    <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1><span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span></div>
+    {#if item.breaths !== null}
+        <div class="row">
+            <BreathTally done={moment ? moment.breathsDone : 0} of={breaths} label="{moment?.breathsDone ?? 0} / {breaths}" />
+            <span class="muted">{isExercise && cue && cue.place.of > 0 ? (cue.place.breath === breaths ? t('patient.practice.last') : t('patient.practice.nth', { n: cue.place.breath, all: breaths })) : ''}</span>
+        </div>
+    {/if}
+    <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t('patient.practice.paused') : word}</p>
+    <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>{isPaused ? '' : shown}</p>
+    <div style:opacity={stage.sight}><Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} /></div>
+    <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {isCounted ? t('patient.practice.lost-nothing') : ''}</p>
+    <div class="foot stack">
+        {#if canBeEnough}<button type="button" class="button second" onclick={enough}>{t('patient.practice.enough')}</button>{/if}
+        {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space">{t('patient.practice.tap')}</button>{/if}
+        <div class="row">
+            <button type="button" class="button plain" onclick={pause}>{t(isPaused ? 'patient.practice.go-on' : 'patient.practice.pause')}</button>
+            <button type="button" class="button plain" aria-pressed={hasSound} onclick={sound}>{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button>
+        </div>
+        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button>
+    </div>
+</main>
+
+<style>
+    .player { min-height: 100dvh; }
+    .name { font-size: 1.25rem; }
+    .name:focus { outline: none; }
+    .word { font-family: var(--serif); font-size: 2rem; line-height: 1.2; min-height: 2.4em; display: flex; align-items: end; }
+    .word.inhale { color: var(--reed); }
+    .word.hold { color: var(--ochre); }
+    .word.exhale { color: var(--heather); }
+    .number { font-family: var(--serif); font-size: clamp(5rem, 26vw, 8.5rem); line-height: 1; min-height: 1em; font-variant-numeric: lining-nums tabular-nums; }
+    .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
+    .hint { min-height: 2.8em; }
+</style>

@@ -1,0 +1,105 @@
+<script lang="ts">
+    import { onDestroy, onMount, untrack } from 'svelte';
+    import { enqueue, keepUnfinished, newId, recoverUnfinished } from '../queue';
+    import After, { type Ratings } from './After.svelte';
+    import GetReady from './GetReady.svelte';
+    import Player from './Player.svelte';
+    import Rating from './Rating.svelte';
+    import Stopped from './Stopped.svelte';
+    import { t } from '../words';
+    import type { PracticeLog, TodayData, TodayItem, TodaySlot } from '../types';
+
+    interface Props { item: TodayItem; slot: TodaySlot | null; today: TodayData; onleave: () => void }
+
+    let { item, slot, today, onleave }: Props = $props();
+
+    /** A stopped practice waits so long on the device, so that what the second look finds goes with it. */
+    const LOOK_BACK_MS = 150_000;
+
+    let step = $state<'before' | 'ready' | 'play' | 'stopped' | 'after'>('before');
+    let context = $state.raw<AudioContext | null>(null);
+    let log: PracticeLog = untrack(() => ({
+        uuid: newId(), version_id: today.version_id ?? 0, lineage: item.lineage, anchor: slot?.anchor ?? null,
+        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, open_ms: null, enough_step: null,
+        before: null, after: null, effort: null, smooth: null, slight_symptom: null, remark: null, stop_class: null, stop_symptom: null,
+    }));
+
+    function rated(before: number | null): void {
+        log.before = before;
+        step = 'ready';
+    }
+
+    function start(): void {
+        // The click that starts is what lets the browser make sound.
+        context = new AudioContext({ latencyHint: 'interactive' });
+        void context.resume();
+        log.started_at = new Date().toISOString();
+        step = 'play';
+    }
+
+    function progressed(done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null }): void {
+        log.breaths_done = done.breathsDone;
+        log.seconds_done = Math.floor(done.exerciseMs / 1000);
+        log.enough_step = done.enoughStep;
+        log.open_ms = done.openMs.length > 0 ? [...done.openMs] : null;
+        log.ended_at = new Date().toISOString();
+        keepUnfinished({ ...log, stop_class: 'no-symptom' });
+    }
+
+    function ended(): void {
+        void context?.close();
+        keepUnfinished(log);
+        step = 'after';
+    }
+
+    function stopped(): void {
+        void context?.close();
+        step = 'stopped';
+    }
+
+    /** The symptom is kept at once; a second look may make it graver before it is sent. */
+    function told(stopClass: PracticeLog['stop_class'], symptom: string | null): void {
+        log.stop_class = stopClass;
+        log.stop_symptom = symptom;
+        if (stopClass === 'no-symptom') step = 'after';
+        else enqueue({ ...log }, stopClass === 'made-me-stop' ? Date.now() + LOOK_BACK_MS : 0);
+    }
+
+    function settled(): void {
+        enqueue({ ...log });
+        onleave();
+    }
+
+    function finished(ratings: Ratings): void {
+        enqueue({ ...log, ...ratings });
+        onleave();
+    }
+
+    // As needed it plays first and asks afterwards.
+    onMount(() => { if (item.as_needed) start(); });
+
+    onDestroy(() => {
+        if (context?.state !== 'closed') void context?.close();
+        // Left without saying anything, by the Back button: it counts as far as it got, once the player has told how far.
+        queueMicrotask(recoverUnfinished);
+    });
+</script>
+
+{#if step === 'before' && !item.as_needed}
+    <main>
+        <div class="row"><p class="name">{t(item.name)}</p><button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button></div>
+        <Rating title={t('patient.practice.before', { symptom: today.rated_symptom ?? '' })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
+    </main>
+{:else if step === 'ready'}
+    <GetReady {item} onstart={start} onback={onleave} />
+{:else if step === 'play' && context}
+    <Player {item} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
+{:else if step === 'stopped'}
+    <Stopped emergency={today.emergency} ontold={told} onsettled={settled} {onleave} />
+{:else}
+    <After symptom={today.rated_symptom ?? ''} onchange={(ratings) => keepUnfinished({ ...log, ...ratings })} onfinished={finished} />
+{/if}
+
+<style>
+    .name { font-family: var(--serif); font-weight: 650; font-size: 1.25rem; }
+</style>

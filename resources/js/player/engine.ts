@@ -1,0 +1,271 @@
+import type { Beat, Cue, Segment, Timeline } from '../types/timeline';
+import { Tones } from './tones';
+
+/** Where the timeline stands. */
+export interface Moment {
+    segment: Segment;
+    cue: Cue;
+    /** Milliseconds since the cue began. */
+    msInCue: number;
+    /** Milliseconds since the segment began. */
+    msInSegment: number;
+    beat: Beat | null;
+    breathsDone: number;
+    exerciseMs: number;
+}
+
+interface Event { at: number; cue: Cue; beat: Beat | null; isFirst: boolean }
+
+function eventsOf(segment: Segment): Event[] {
+    return segment.cues.flatMap((cue) => [
+        { at: cue.at, cue, beat: null, isFirst: false },
+        ...cue.beats.map((beat, index) => ({ at: beat.at, cue, beat, isFirst: index === 0 })),
+    ]);
+}
+
+/** How far ahead tones are put on the audio clock: hidden tabs wake their timers only about once a second or minute. */
+const AHEAD_BREATHS = 2;
+const LEAST_AHEAD_S = 4;
+const PUMP_MS = 150;
+const BEFORE_FIRST_S = 0.25;
+const BEFORE_RESUMED_S = 1;
+
+/**
+ * Plays a timeline. The audio clock is the only clock: tones are scheduled on it ahead of time, and what is drawn asks
+ * it where the timeline stands. Timers only top up the schedule; a late one moves nothing.
+ */
+export class PlayerEngine {
+    onEnd: () => void = () => undefined;
+    /** Now and then while it plays, also when nothing is drawn because the page is hidden. */
+    onTick: () => void = () => undefined;
+    /** How long each open cue lasted in ms, in order. */
+    readonly openMs: number[] = [];
+
+    /** The step in which the patient said that it is enough. */
+    enoughStep: number | null = null;
+
+    /** How long each segment with an open cue lasted in ms. */
+    private readonly lasted = new Map<number, number>();
+    private readonly tones: Tones;
+    private segments: Segment[];
+    private events: Event[][];
+    /** When each segment began or will begin, in seconds on the audio clock; unknown after an open cue. */
+    private zeros: number[] = [];
+    private next = { segment: 0, event: 0 };
+    private pump: ReturnType<typeof setInterval> | undefined;
+    private pausedAt: { segment: number; ms: number } | null = null;
+    private over = false;
+
+    constructor(timeline: Timeline, private readonly context: AudioContext) {
+        this.tones = new Tones(context);
+        this.segments = timeline.segments;
+        this.events = this.segments.map(eventsOf);
+    }
+
+    /** Breaths that will have been breathed at the end: fewer when the patient said that it is enough. */
+    get breaths(): number {
+        return this.segments.reduce((sum, segment) => sum + new Set(segment.cues.map((cue) => cue.place.breath).filter((breath) => breath > 0)).size, 0);
+    }
+
+    get exerciseMs(): number {
+        return this.segments.reduce((sum, segment) => sum + (segment.role === 'exercise' ? segment.ms : 0), 0);
+    }
+
+    start(): void {
+        this.begin(0, this.context.currentTime + BEFORE_FIRST_S);
+    }
+
+    get isPaused(): boolean {
+        return this.pausedAt !== null;
+    }
+
+    pause(): void {
+        const place = this.place();
+        if (this.over || !place || this.pausedAt) return;
+        this.pausedAt = place;
+        clearInterval(this.pump);
+        this.tones.silence();
+    }
+
+    /** Goes on at the start of the breath in which it was paused. */
+    resume(): void {
+        if (!this.pausedAt) return;
+        const { segment, ms } = this.pausedAt;
+        const cues = this.segments[segment]?.cues ?? [];
+        const present = cues.find((cue) => ms < cue.at + cue.ms) ?? cues[cues.length - 1];
+        const breath = present?.place.breath ?? 0;
+        // A retention that was interrupted begins again with the inhale before it.
+        const retains = cues.some((cue) => cue.kind === 'retention');
+        const from = breath > 0 ? (cues.find((cue) => cue.place.breath === breath)?.at ?? ms) : retains ? 0 : ms;
+        this.pausedAt = null;
+        this.begin(segment, this.context.currentTime + BEFORE_RESUMED_S - from / 1000, from);
+    }
+
+    /** Ends for good, and remembers where. */
+    stop(): void {
+        if (!this.hasEnded()) this.pausedAt = this.place();
+        this.over = true;
+        clearInterval(this.pump);
+        this.tones.silence();
+    }
+
+    /** True while a tap says that the present length is as far as is comfortable. */
+    get canBeEnough(): boolean {
+        const place = this.place();
+        return !this.over && this.enoughStep === null && place !== null && this.segments[place.segment]?.enough === true;
+    }
+
+    /** This is as far as is comfortable: the present step is finished, later ones are left out. */
+    enough(): void {
+        const place = this.place();
+        const segment = place ? this.segments[place.segment] : undefined;
+        if (!place || !segment || !this.canBeEnough) return;
+        this.enoughStep = segment.cues[0]?.place.step ?? null;
+        this.segments = this.segments.filter((each, index) => index <= place.segment || each.role !== 'exercise');
+        this.events = this.segments.map(eventsOf);
+        if (this.pausedAt) return;
+        this.tones.silence();
+        this.begin(place.segment, this.context.currentTime - place.ms / 1000, place.ms);
+    }
+
+    /** Ends an open cue. */
+    tap(): void {
+        const place = this.place();
+        const segment = place ? this.segments[place.segment] : undefined;
+        const last = segment?.cues[segment.cues.length - 1];
+        if (this.pausedAt || this.over || !place || !segment?.open || !last || place.ms < last.at) return;
+        this.openNext(place.segment, Math.round(place.ms - last.at));
+    }
+
+    setSound(on: boolean): void {
+        this.tones.setOn(on);
+    }
+
+    /** Where the timeline stands as heard now; null before the first beat and after the end. */
+    now(): Moment | null {
+        const place = this.place();
+        const segment = place ? this.segments[place.segment] : undefined;
+        if (!place || !segment) return null;
+        const cue = segment.cues.find((each) => place.ms < each.at + each.ms) ?? segment.cues[segment.cues.length - 1];
+        if (!cue) return null;
+        let beat: Beat | null = null;
+        for (const each of cue.beats) if (each.at <= place.ms) beat = each;
+        return { segment, cue, msInCue: place.ms - cue.at, msInSegment: place.ms, beat, ...this.done(place) };
+    }
+
+    /** How much of the exercise is done. */
+    progress(): { breathsDone: number; exerciseMs: number } {
+        const place = this.place();
+        return this.done(place ?? { segment: this.hasEnded() ? this.segments.length : 0, ms: 0 });
+    }
+
+    private done(place: { segment: number; ms: number }): { breathsDone: number; exerciseMs: number } {
+        let breathsDone = 0;
+        let exerciseMs = 0;
+        this.segments.forEach((segment, index) => {
+            if (index > place.segment || segment.role !== 'exercise') return;
+            const isOver = index < place.segment;
+            const greatest = segment.open ? Infinity : segment.ms;
+            const ms = isOver ? (this.lasted.get(index) ?? segment.ms) : Math.max(0, Math.min(place.ms, greatest));
+            exerciseMs += ms;
+            const ends: Record<number, number> = {};
+            for (const cue of segment.cues) if (cue.place.breath > 0) ends[cue.place.breath] = cue.greatest === null ? cue.at + cue.ms : Infinity;
+            breathsDone += Object.values(ends).filter((end) => isOver || end <= ms).length;
+        });
+        return { breathsDone, exerciseMs: Math.round(exerciseMs) };
+    }
+
+    private begin(segment: number, zero: number, fromMs = 0): void {
+        this.zeros = this.zeros.slice(0, segment);
+        this.zeros[segment] = zero;
+        const events = this.events[segment] ?? [];
+        const first = events.findIndex((event) => event.at >= fromMs - 0.5);
+        this.next = { segment, event: first === -1 ? events.length : first };
+        this.chain(segment);
+        clearInterval(this.pump);
+        this.pump = setInterval(() => this.work(), PUMP_MS);
+        this.work();
+    }
+
+    /** Segments follow each other without a gap, up to the first one that is open. */
+    private chain(from: number): void {
+        for (let index = from; index < this.segments.length - 1; index++) {
+            const segment = this.segments[index];
+            const zero = this.zeros[index];
+            if (!segment || segment.open || zero === undefined) return;
+            this.zeros[index + 1] = zero + segment.ms / 1000;
+        }
+    }
+
+    private openNext(segment: number, lasted: number): void {
+        this.openMs.push(lasted);
+        const last = this.segments[segment]?.cues.at(-1);
+        this.lasted.set(segment, (last?.at ?? 0) + lasted);
+        this.tones.silence();
+        if (segment + 1 >= this.segments.length) this.finish();
+        else this.begin(segment + 1, this.context.currentTime);
+    }
+
+    private work(): void {
+        if (this.over || this.pausedAt) return;
+        this.schedule();
+        this.onTick();
+        const place = this.place();
+        const segment = place ? this.segments[place.segment] : undefined;
+        const last = segment?.cues[segment.cues.length - 1];
+        if (place && segment?.open && last && place.ms >= last.at + (last.greatest ?? last.ms)) this.openNext(place.segment, last.greatest ?? last.ms);
+        else if (!place && this.hasEnded()) this.finish();
+    }
+
+    private schedule(): void {
+        const breath = this.breaths > 0 ? this.exerciseMs / this.breaths / 1000 : 0;
+        const horizon = this.context.currentTime + Math.max(LEAST_AHEAD_S, AHEAD_BREATHS * breath);
+        for (;;) {
+            const zero = this.zeros[this.next.segment];
+            const events = this.events[this.next.segment];
+            if (zero === undefined || !events) return;
+            const event = events[this.next.event];
+            if (!event) {
+                this.next = { segment: this.next.segment + 1, event: 0 };
+                continue;
+            }
+            const at = zero + event.at / 1000;
+            if (at > horizon) return;
+            // What is already past is not made up for: late is wrong.
+            if (at >= this.context.currentTime - 0.05) {
+                if (event.beat) this.tones.beat(event.cue, event.isFirst, at);
+                else this.tones.cue(event.cue, at);
+            }
+            this.next.event++;
+        }
+    }
+
+    private place(): { segment: number; ms: number } | null {
+        if (this.pausedAt) return this.pausedAt;
+        const heard = this.context.currentTime - (this.context.outputLatency || 0);
+        for (let index = this.zeros.length - 1; index >= 0; index--) {
+            const zero = this.zeros[index];
+            const segment = this.segments[index];
+            if (zero === undefined || !segment || heard < zero) continue;
+            const ms = (heard - zero) * 1000;
+            const isLast = index === this.segments.length - 1;
+            return isLast && !segment.open && ms >= segment.ms ? null : { segment: index, ms };
+        }
+        return null;
+    }
+
+    private hasEnded(): boolean {
+        const last = this.segments.length - 1;
+        const zero = this.zeros[last];
+        const segment = this.segments[last];
+        return zero !== undefined && segment !== undefined && !segment.open
+            && this.context.currentTime - (this.context.outputLatency || 0) >= zero + segment.ms / 1000;
+    }
+
+    private finish(): void {
+        if (this.over) return;
+        this.over = true;
+        clearInterval(this.pump);
+        this.onEnd();
+    }
+}

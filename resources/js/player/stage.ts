@@ -1,0 +1,62 @@
+import { clock } from '../lib/format';
+import type { Cue, RidgeShape, Timeline } from '../types/timeline';
+import type { Moment } from './engine';
+
+/** What is shown at a moment of a timeline. */
+export interface Stage {
+    /** The cues that are drawn: of the present breath or retention, otherwise those that stand for the whole. */
+    shape: RidgeShape;
+    /** 0–1: how far the ink has come. */
+    inked: number;
+    /** The number, the time, or the key of a word that is said in place of the number. */
+    number: string;
+    wordKey: string | null;
+    /** 0–1: how clearly it is drawn. */
+    sight: number;
+}
+
+/** What is said of a cue: "out, left" of a breath, "right foot" of a part of the body. */
+export function phrase(cue: Cue, say: (key: string) => string): string {
+    if (cue.side === 'none') return say(cue.instruction);
+    const side = say(`cue.side.${cue.side}`);
+    return cue.kind === 'region' ? `${side} ${say(cue.instruction)}` : `${say(cue.instruction)}, ${side}`;
+}
+
+/** Kinds that pass without beats while the clock runs down. */
+const TIMED = ['free', 'listen', 'move'];
+
+/**
+ * @param isStill without motion the present phase is inked whole
+ */
+export function stageOf(moment: Moment | null, timeline: Timeline, ridge: RidgeShape, isStill: boolean): Stage {
+    const cue = moment?.cue ?? null;
+    const drawn = moment && cue ? present(moment, cue) : null;
+    return {
+        shape: drawn ? { ...ridge, minutes: null, cues: drawn } : ridge,
+        inked: moment && cue ? inked(moment, cue, drawn, timeline, isStill) : 0,
+        number: moment && cue ? number(moment, cue, timeline) : '',
+        wordKey: moment?.beat?.word ?? null,
+        sight: cue?.sight ?? 1,
+    };
+}
+
+function present(moment: Moment, cue: Cue): Cue[] | null {
+    const cues = moment.segment.cues;
+    if (cue.place.breath > 0) return cues.filter((each) => each.place.breath === cue.place.breath);
+    return cues.some((each) => each.kind === 'retention') ? cues : null;
+}
+
+function inked(moment: Moment, cue: Cue, drawn: Cue[] | null, timeline: Timeline, isStill: boolean): number {
+    if (moment.segment.role !== 'exercise') return 0;
+    const first = drawn?.[0];
+    const last = drawn?.[drawn.length - 1];
+    if (!first || !last) return timeline.breaths > 0 ? 0 : moment.exerciseMs / timeline.exercise_ms;
+    const until = isStill ? cue.at + cue.ms : moment.msInSegment;
+    return (until - first.at) / (last.at + last.ms - first.at);
+}
+
+function number(moment: Moment, cue: Cue, timeline: Timeline): string {
+    if (cue.greatest !== null) return String(Math.floor(moment.msInCue / 1000));
+    if (cue.kind === 'free' || (timeline.breaths === 0 && TIMED.includes(cue.kind))) return clock(Math.max(0, timeline.exercise_ms - moment.exerciseMs));
+    return moment.beat === null || moment.beat.number === null ? '' : String(moment.beat.number);
+}

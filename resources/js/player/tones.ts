@@ -1,0 +1,88 @@
+import type { Cue, CueKind } from '../types/timeline';
+
+interface Sound { wave: OscillatorType; from: number; to: number; seconds: number; gain: number }
+
+/** One sound a phase, told apart by height and by the way it moves. Our own, made of plain oscillators. */
+const PHASES: Partial<Record<CueKind, Sound[]>> = {
+    'inhale': [{ wave: 'sine', from: 220, to: 330, seconds: 0.45, gain: 0.2 }],
+    'top-up': [{ wave: 'sine', from: 330, to: 415, seconds: 0.22, gain: 0.2 }],
+    'hold': [{ wave: 'triangle', from: 392, to: 392, seconds: 0.16, gain: 0.14 }],
+    'exhale': [{ wave: 'sine', from: 330, to: 196, seconds: 0.6, gain: 0.2 }],
+    'rest': [{ wave: 'sine', from: 147, to: 147, seconds: 0.2, gain: 0.2 }],
+    'bell': [
+        { wave: 'sine', from: 528, to: 528, seconds: 1.8, gain: 0.12 },
+        { wave: 'sine', from: 1320, to: 1320, seconds: 0.9, gain: 0.03 },
+    ],
+    'free': [{ wave: 'sine', from: 262, to: 262, seconds: 0.5, gain: 0.08 }],
+    'empty': [{ wave: 'sine', from: 262, to: 165, seconds: 0.8, gain: 0.16 }],
+    'move': [{ wave: 'sine', from: 294, to: 294, seconds: 0.4, gain: 0.08 }],
+    'step': [{ wave: 'triangle', from: 523, to: 523, seconds: 0.06, gain: 0.1 }],
+    'hum': [{ wave: 'sine', from: 330, to: 220, seconds: 0.7, gain: 0.14 }],
+    'retention': [{ wave: 'triangle', from: 196, to: 196, seconds: 0.5, gain: 0.14 }],
+    'release': [{ wave: 'sine', from: 247, to: 165, seconds: 0.6, gain: 0.18 }],
+    'tense': [{ wave: 'triangle', from: 330, to: 440, seconds: 0.3, gain: 0.12 }],
+    'let-go': [{ wave: 'sine', from: 330, to: 165, seconds: 0.9, gain: 0.16 }],
+    'region': [{ wave: 'sine', from: 262, to: 262, seconds: 0.35, gain: 0.06 }],
+    'listen': [{ wave: 'sine', from: 262, to: 262, seconds: 0.5, gain: 0.06 }],
+    'number': [{ wave: 'sine', from: 440, to: 440, seconds: 0.06, gain: 0.08 }],
+    'return': [{ wave: 'sine', from: 262, to: 330, seconds: 0.8, gain: 0.1 }],
+};
+
+const BEAT: Sound = { wave: 'sine', from: 880, to: 880, seconds: 0.03, gain: 0.04 };
+const LEAD_IN: Sound = { wave: 'triangle', from: 523, to: 523, seconds: 0.09, gain: 0.12 };
+const LAST: Sound = { wave: 'sine', from: 784, to: 784, seconds: 0.7, gain: 0.1 };
+
+/** Puts tones on the audio clock ahead of time, and takes them off again. */
+export class Tones {
+    private readonly master: GainNode;
+    private readonly ahead = new Set<OscillatorNode>();
+
+    constructor(private readonly context: AudioContext) {
+        this.master = context.createGain();
+        this.master.connect(context.destination);
+    }
+
+    /** @param at seconds on the audio clock */
+    cue(cue: Cue, at: number): void {
+        const loudness = cue.sound ?? 1;
+        for (const sound of loudness > 0 ? (PHASES[cue.kind] ?? []) : []) this.sound({ ...sound, gain: sound.gain * loudness }, at);
+        if (cue.last) this.sound(LAST, at);
+    }
+
+    beat(cue: Cue, isFirst: boolean, at: number): void {
+        if (cue.kind === 'lead-in') this.sound(LEAD_IN, at);
+        else if (!isFirst && (cue.sound ?? 1) > 0) this.sound({ ...BEAT, gain: BEAT.gain * (cue.sound ?? 1) }, at);
+    }
+
+    setOn(on: boolean): void {
+        this.master.gain.setTargetAtTime(on ? 1 : 0, this.context.currentTime, 0.02);
+    }
+
+    /** Ends everything that sounds or was going to. */
+    silence(): void {
+        for (const oscillator of this.ahead) {
+            oscillator.onended = null;
+            oscillator.stop();
+            oscillator.disconnect();
+        }
+        this.ahead.clear();
+    }
+
+    private sound(sound: Sound, at: number): void {
+        const start = Math.max(at, this.context.currentTime);
+        const end = start + sound.seconds;
+        const oscillator = this.context.createOscillator();
+        const envelope = this.context.createGain();
+        oscillator.type = sound.wave;
+        oscillator.frequency.setValueAtTime(sound.from, start);
+        if (sound.to !== sound.from) oscillator.frequency.exponentialRampToValueAtTime(sound.to, end);
+        envelope.gain.setValueAtTime(0, start);
+        envelope.gain.linearRampToValueAtTime(sound.gain, start + Math.min(0.02, sound.seconds / 3));
+        envelope.gain.exponentialRampToValueAtTime(0.0001, end);
+        oscillator.connect(envelope).connect(this.master);
+        oscillator.start(start);
+        oscillator.stop(end + 0.02);
+        this.ahead.add(oscillator);
+        oscillator.onended = () => this.ahead.delete(oscillator);
+    }
+}

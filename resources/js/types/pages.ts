@@ -1,0 +1,163 @@
+import type { RidgeShape, Stroke } from './timeline';
+
+export interface PatientHead {
+    id: string;
+    name: string;
+    age: number;
+    flags: string[];
+    minutes_a_day: number | null;
+    today: string;
+    obstacle: string | null;
+    has_programme: boolean;
+}
+
+export interface AnchorFields { anchor: string; label: string; from: string; to: string; days: number[] }
+
+/** A step of a routine as it is typed. */
+export interface RoutineStep { kind: string; technique?: string; [field: string]: unknown }
+
+/** The fields of an item as they are typed; PHP reads and completes them. */
+export interface DraftFields {
+    /** Its lineage when it is in force, otherwise a name of this page. */
+    id: string;
+    kind?: 'exercise' | 'routine';
+    routine_name?: string;
+    steps?: RoutineStep[];
+    why: string | null;
+    /** Fields of the least that still counts, over the prescribed ones; null for the technique's own. */
+    short: Record<string, number | string> | null;
+    /** Null for the generated one. */
+    ladder: { set: Record<string, unknown>; days: number | string }[] | null;
+    as_needed: boolean;
+    use_when: string | null;
+    daily_most: number | string;
+    technique: string;
+    /** In place of the ratio, while a phase is dragged. */
+    counts?: Record<string, number>;
+    ratio: string | null;
+    count_length: number | string;
+    breaths: number | string | null;
+    minutes: number | string | null;
+    parameters: Record<string, number | string>;
+    position: string;
+    props: string[];
+    route_in: string;
+    route_out: string;
+    effort: string;
+    gaze: string;
+    counting: Record<string, string>;
+    cue_word: boolean;
+    fade: string;
+    fastest: number | string;
+    slowest: number | string;
+    school: string;
+    own_name: string | null;
+    own_right: string | null;
+    times_a_day: number | string;
+    anchors: AnchorFields[];
+}
+
+export interface Figures {
+    rounds: number;
+    cycle_s: number | null;
+    rate: number | null;
+    exhale_to_inhale: number | null;
+    quiet_share: number | null;
+    about: boolean;
+    breaths: number;
+    exercise_ms: number;
+    total_ms: number;
+    minutes_a_day: number;
+    counts: Record<string, number> | null;
+}
+
+export interface Finding {
+    rule: string;
+    level: 'note' | 'caution' | 'needs-reason';
+    title: string;
+    message: string;
+    field: string;
+    basis: string;
+    changes: { label: string; set: Partial<DraftFields>; add: Partial<DraftFields> | null }[];
+}
+
+export interface LadderRung { change: string; axis: string | null; set: Record<string, unknown>; days: number; cycle_s: number | null; rate: number | null; minutes: number; ridge: RidgeShape }
+
+export interface ItemAnswer {
+    id: string;
+    fields: DraftFields;
+    errors: Record<string, string>;
+    name: string | null;
+    summary: string | null;
+    figures: Figures | null;
+    ridge: RidgeShape | null;
+    /** What right looks like, in the school. */
+    right: string[];
+    short: { summary: string; seconds: number } | null;
+    ladder: { edited: boolean; rungs: LadderRung[]; caps: string[] } | null;
+    findings: Finding[];
+}
+
+export interface BenchAnswer { items: ItemAnswer[]; minutes: number[]; school: string; error: string | null }
+
+export interface RoutineChoice { name: string; steps: RoutineStep[] }
+
+export interface Choice { value: string; label: string }
+
+export interface TechniqueChoice {
+    key: string;
+    name: string;
+    about: string;
+    has_ratio: boolean;
+    length: 'breaths' | 'rounds' | 'minutes' | 'derived';
+    is_recovery: boolean;
+    /** True when the length of a count matters. */
+    is_paced: boolean;
+    parameters: { name: string; label: string; choices: Record<string, string> | [] }[];
+    positions: Choice[];
+    routes_out: Choice[];
+    efforts: string[];
+    right: string[];
+    mistakes: string[];
+    defaults: DraftFields;
+}
+
+export interface TemplateChoice { id: string | null; name: string; school: string; items: Partial<DraftFields>[] }
+
+export interface BenchChoices {
+    templates: TemplateChoice[];
+    techniques: TechniqueChoice[];
+    routines: RoutineChoice[];
+    kinds: Choice[];
+    props: Choice[];
+    efforts: Choice[];
+    routes_in: Choice[];
+    gazes: Choice[];
+    fades: Choice[];
+    countings: Choice[];
+    schools: (Choice & { assumes: Record<string, string> })[];
+    anchors: (Choice & { from: string; to: string })[];
+}
+
+export interface AdherenceFigures {
+    share: number | null;
+    credit: number;
+    due: number;
+    days_practised: number;
+    days_due: number;
+    longest_gap: number;
+    extras: number;
+}
+
+export interface CaseloadLine {
+    id: string;
+    name: string;
+    prescribed: string | null;
+    reason: string;
+    heading: string;
+    order: number;
+    number: string;
+    sentence: string;
+    tally: Stroke[][];
+    review_on: string | null;
+}

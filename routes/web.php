@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\AccessController;
+use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BenchToolsController;
+use App\Http\Controllers\CaseloadController;
+use App\Http\Controllers\ExercisesController;
+use App\Http\Controllers\MeasureController;
+use App\Http\Controllers\OwnExerciseController;
+use App\Http\Controllers\Patient\ShellController;
+use App\Http\Controllers\PatientController;
+use App\Http\Controllers\PauseController;
+use App\Http\Controllers\ProgrammeDocumentController;
+use App\Http\Controllers\RedFlagActionController;
+use App\Http\Controllers\RoutineController;
+use App\Http\Controllers\ScreeningController;
+use App\Http\Controllers\SheetController;
+use App\Http\Controllers\SignInController;
+use App\Http\Controllers\TemplateController;
+use App\Http\Controllers\VersionController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest:practitioner')->group(function () {
+    Route::get('/sign-in', [SignInController::class, 'create']);
+    Route::post('/sign-in', [SignInController::class, 'store']);
+});
+
+Route::middleware('auth:practitioner')->group(function () {
+    Route::post('/sign-out', [SignInController::class, 'destroy']);
+    Route::get('/', CaseloadController::class);
+    Route::get('/patients/new', [PatientController::class, 'create']);
+    Route::post('/patients', [PatientController::class, 'store']);
+
+    Route::get('/exercises/{key?}', [ExercisesController::class, 'show'])->where('key', '[0-9a-z-]+');
+    Route::get('/exercises/{key}/play', [ExercisesController::class, 'play'])->where('key', '[0-9a-z-]+');
+    Route::post('/own-exercises', [OwnExerciseController::class, 'store']);
+    Route::middleware('can:change,ownExercise')->group(function () {
+        Route::put('/own-exercises/{ownExercise}', [OwnExerciseController::class, 'update']);
+        Route::delete('/own-exercises/{ownExercise}', [OwnExerciseController::class, 'destroy']);
+    });
+    Route::post('/templates', [TemplateController::class, 'store']);
+    Route::delete('/templates/{ownTemplate}', [TemplateController::class, 'destroy'])->middleware('can:change,ownTemplate');
+    Route::post('/routines/answer', [RoutineController::class, 'answer']);
+    Route::post('/routines', [RoutineController::class, 'store']);
+    Route::get('/routines/{key}', [RoutineController::class, 'show'])->where('key', '[0-9a-z-]+');
+    Route::get('/routines/{key}/play', [RoutineController::class, 'play'])->where('key', '[0-9a-z-]+');
+    Route::middleware('can:change,ownRoutine')->group(function () {
+        Route::put('/routines/{ownRoutine}', [RoutineController::class, 'update']);
+        Route::delete('/routines/{ownRoutine}', [RoutineController::class, 'destroy']);
+    });
+
+    Route::prefix('/patients/{patient}')->middleware('can:view,patient')->group(function () {
+        Route::get('/', [PatientController::class, 'show']);
+        Route::get('/screening', [ScreeningController::class, 'show']);
+        Route::post('/screening', [ScreeningController::class, 'store']);
+        Route::post('/red-flags/{answer}/actions', [RedFlagActionController::class, 'store']);
+        Route::get('/measure', [MeasureController::class, 'show']);
+        Route::post('/measure', [MeasureController::class, 'store']);
+        Route::post('/measure/rate', [MeasureController::class, 'rate']);
+        Route::get('/bench', [BenchController::class, 'show']);
+        Route::post('/bench/answer', [BenchController::class, 'answer']);
+        foreach (['play', 'taps', 'fit', 'compare', 'changes'] as $tool) {
+            Route::post("/bench/$tool", [BenchToolsController::class, $tool]);
+        }
+        Route::post('/bench/import', [ProgrammeDocumentController::class, 'read']);
+        Route::post('/versions', [VersionController::class, 'store']);
+        Route::get('/versions/{number}', [VersionController::class, 'show'])->whereNumber('number');
+        Route::get('/versions/{number}/sheet.pdf', SheetController::class)->whereNumber('number');
+        Route::get('/versions/{number}/programme.json', [ProgrammeDocumentController::class, 'show'])->whereNumber('number');
+        Route::get('/access', [AccessController::class, 'show']);
+        Route::post('/access', [AccessController::class, 'store']);
+        Route::post('/consent/withdrawal', [AccessController::class, 'withdraw']);
+        Route::delete('/devices/{device}', [AccessController::class, 'destroy']);
+        Route::post('/pauses/{pause}/end', [PauseController::class, 'end']);
+    });
+});
+
+// The patient's side is one page; what it shows comes from the addresses in routes/patient.php. The access token
+// stands behind the # of the link, so it never reaches a log, and opening the link changes nothing.
+Route::get('/enter', ShellController::class);
+Route::get('/my/{any?}', ShellController::class)->where('any', '.*');

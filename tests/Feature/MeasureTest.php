@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Measurement;
+use App\Support\PatientFactsOf;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia;
+use IvoryPace\Breath\Phase;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+final class MeasureTest extends TestCase
+{
+    use RefreshDatabase;
+    use Scenario;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->clinicWithPatient();
+        $this->screen();
+        $this->actingAs($this->practitioner, 'practitioner');
+    }
+
+    public function test_a_rate_is_looked_at_and_then_kept_from_its_taps(): void
+    {
+        $taps = array_map(fn (int $n) => 1000 + $n * 4000, range(0, 15));
+        $this->postJson("/patients/{$this->patient->id}/measure/rate", ['taps' => $taps])->assertOk()->assertJson(['rate' => 15, 'doubtful' => []]);
+        self::assertSame(0, Measurement::query()->count());
+        $this->keep(['measure' => 'resting-rate', 'taps' => $taps])->assertCreated();
+
+        $kept = Measurement::query()->sole();
+        self::assertSame(['tapped', 15.0, 16], [$kept->method, $kept->value, count($kept->details['taps'] ?? [])]);
+        $this->postJson("/patients/{$this->patient->id}/measure/rate", ['taps' => [1, 2]])->assertJsonValidationErrors('taps');
+    }
+
+    public function test_the_best_of_three_feeds_the_rules_and_the_fitting(): void
+    {
+        $this->keep(['measure' => 'exhale', 'tries' => ['6.5', '7.2', '']])->assertCreated();
+        $this->keep(['measure' => 'exhale', 'tries' => ['4.5'], 'position' => 'supine'])->assertCreated();
+        $this->keep(['measure' => 'resting-rate', 'value' => '16'])->assertCreated();
+        $facts = PatientFactsOf::patient($this->patient->refresh()->load('latestScreening.answers', 'activeProgramme.versions.items'), now());
+
+        self::assertSame([4.5, 16.0, null], [$facts->limits->of(Phase::Exhale), $facts->restingRate, $facts->limits->of(Phase::Hold)]);
+        $answer = $this->postJson("/patients/{$this->patient->id}/bench/answer", ['items' => [['technique' => 'extended-exhale', 'ratio' => '4:8']]]);
+        self::assertContains('COMFORT-LIMIT', array_column($answer->json('items.0.findings'), 'rule'));
+        $this->get("/patients/{$this->patient->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page->where('measured.exhale', 4.5));
+        $this->get("/patients/{$this->patient->id}/measure")->assertInertia(fn (AssertableInertia $page) => $page->component('Measure')
+            ->where('measures', function ($list) {
+                $exhale = collect($list)->firstWhere('key', 'exhale');
+                self::assertEquals([4.5, 7.2, false], [$exhale['last']['value'], $exhale['first']['value'], $exhale['comparable']], 'another position is marked');
+
+                return true;
+            }));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'impossible' => [['measure' => 'saturation', 'value' => 250], 'value'];
+        yield 'not a number' => [['measure' => 'pulse', 'value' => 'fast'], 'value'];
+        yield 'nothing' => [['measure' => 'pulse'], 'value'];
+        yield 'no such measure' => [['measure' => 'mood', 'value' => 3], 'measure'];
+        yield 'too few taps' => [['measure' => 'resting-rate', 'taps' => [1, 2, 3]], 'value'];
+        yield 'no tries' => [['measure' => 'hold', 'tries' => ['', '']], 'value'];
+        yield 'no such position' => [['measure' => 'pulse', 'value' => 70, 'position' => 'flying'], 'position'];
+        yield 'unusual' => [['measure' => 'saturation', 'value' => 88], 'sure'];
+    }
+
+    /** @param  array<string, mixed>  $input */
+    #[DataProvider('wrong')]
+    public function test_what_cannot_be_is_refused_with_its_range_and_what_is_unusual_is_asked_again(array $input, string $field): void
+    {
+        $this->keep($input)->assertJsonValidationErrors($field);
+        self::assertSame(0, Measurement::query()->count());
+        if ($field === 'sure') {
+            $this->keep([...$input, 'sure' => true])->assertCreated();
+        }
+    }
+
+    /** @param  array<string, mixed>  $input */
+    private function keep(array $input): TestResponse
+    {
+        return $this->postJson("/patients/{$this->patient->id}/measure", ['position' => 'seated', ...$input]);
+    }
+}

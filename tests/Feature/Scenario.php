@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\CompleteScreening;
+use App\Actions\IssueVersion;
+use App\Actions\MakeAccessLink;
+use App\Actions\RegisterDevice;
+use App\Actions\VersionOrder;
+use App\Models\Consent;
+use App\Models\Device;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Models\ProgrammeVersion;
+use App\Support\ConsentText;
+use App\Support\DeviceGuard;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use IvoryPace\Assessment\Screening;
+use LogicException;
+
+/** People and programmes for the tests, made the way the application makes them. */
+trait Scenario
+{
+    protected Practitioner $practitioner;
+
+    protected Patient $patient;
+
+    protected function clinicWithPatient(): void
+    {
+        $this->practitioner = Practitioner::factory()->create();
+        $this->patient = Patient::factory()->create(['practitioner_id' => $this->practitioner->id, 'clinic_id' => $this->practitioner->clinic_id]);
+    }
+
+    /** @param  list<string>  $yes */
+    protected function screen(array $yes = [], ?Patient $patient = null): void
+    {
+        $answers = array_fill_keys(Screening::keys(), false);
+        foreach ($yes as $question) {
+            $answers[$question] = true;
+        }
+        app(CompleteScreening::class)($patient ?? $this->patient, $this->practitioner, $answers);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    protected function issue(array $fields = [], int $basedOn = 0, ?string $reason = null, ?Patient $patient = null): ProgrammeVersion
+    {
+        $patient ??= $this->patient;
+        $today = $patient->dayOf(CarbonImmutable::now());
+
+        return app(IssueVersion::class)($patient, $this->practitioner, new VersionOrder(
+            items: [['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'position' => 'seated', ...$fields]],
+            weeks: 4, reviewOn: $today->plusDays(14)->date, startsOn: $today->date, ratedSymptom: 'tension',
+            reason: $reason, basedOn: $basedOn,
+        ));
+    }
+
+    /** @return array{Device, string} a device that is ready, and its credential */
+    protected function device(?Patient $patient = null, ?string $pin = '480153'): array
+    {
+        $link = app(MakeAccessLink::class)($patient ?? $this->patient, $this->practitioner);
+        [$device, $credential] = app(RegisterDevice::class)('token_hash', hash('sha256', $link['token']), 'Phone') ?? throw new LogicException;
+        if ($pin !== null) {
+            Consent::query()->create([
+                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'accepted', 'version' => ConsentText::VERSION,
+                'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
+            ]);
+            $device->update(['pin' => $pin]);
+        }
+
+        return [$device, $credential];
+    }
+
+    /** Requests from here on come from this device. */
+    protected function fromDevice(string $credential): static
+    {
+        return $this->withCookie(DeviceGuard::COOKIE, $credential)->withHeader('X-Ivory-Pace', '1')->withCredentials();
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    protected function practiceLog(ProgrammeVersion $version, array $with = []): array
+    {
+        $now = CarbonImmutable::now()->utc();
+
+        return [
+            'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $version->items->first()?->lineage, 'anchor' => 'waking',
+            'started_at' => $now->subSeconds(130)->format('Y-m-d\TH:i:s.v\Z'), 'ended_at' => $now->format('Y-m-d\TH:i:s.v\Z'), 'sent_at' => $now->format('Y-m-d\TH:i:s.v\Z'),
+            'breaths_done' => 12, 'seconds_done' => 120, 'before' => 6, 'after' => 4, 'effort' => 3, 'smooth' => 'yes',
+            'slight_symptom' => false, 'remark' => 'Easier today.', 'stop_class' => null, 'stop_symptom' => null, ...$with,
+        ];
+    }
+}

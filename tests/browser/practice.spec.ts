@@ -1,0 +1,138 @@
+import { expect, readyPatient, startPlaying, test } from './support';
+
+test('Stop by the Esc key, a symptom, and the second stop pauses the exercise until someone has looked', async ({ page, phone }) => {
+    const { record, phone: mine, name } = await readyPatient(page, phone, 'Stopping Wren', '20');
+    for (const time of [1, 2]) {
+        await startPlaying(mine);
+        await expect(mine.locator('[data-cue="inhale"]')).toBeVisible();
+        await mine.keyboard.press('Escape');
+        await expect(mine.getByRole('heading', { name: 'You stopped' })).toBeVisible();
+        await mine.getByRole('button', { name: 'Dizzy' }).click();
+        await expect(mine.getByText('Sit down, feet on the floor.')).toBeVisible();
+        const stored = mine.waitForResponse((response) => response.url().endsWith('/practices'));
+        await mine.getByRole('button', { name: 'It has settled' }).click();
+        expect((await stored).status()).toBe(201);
+        if (time === 1) await expect(mine.getByText('1 of 3 done today')).toBeVisible();
+    }
+    await expect(mine.getByRole('heading', { name: 'Paused' })).toBeVisible();
+    await expect(mine.getByRole('button', { name: /^Begin/ })).toHaveCount(0);
+
+    await page.goto('/');
+    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('Dizziness twice in the last 3 practices');
+    await page.goto(record);
+    await page.getByRole('button', { name: 'I have looked; let it go on' }).click();
+    await expect(page.getByText('Write down what was done.')).toBeVisible();
+    await page.getByLabel('What you found').fill('Counts too long when tired.');
+    await page.getByRole('button', { name: 'I have looked; let it go on' }).click();
+    await expect(page.getByText('The exercise goes on.')).toBeVisible();
+    await mine.reload();
+    await expect(mine.getByRole('button', { name: /^(Begin|Once more)/ }).first()).toBeEnabled();
+});
+
+test('A get-help symptom shows the clinic’s emergency wording at once and pauses everything', async ({ page, phone, watcher }) => {
+    const { record, phone: mine } = await readyPatient(page, phone, 'Helped Wren', '20');
+    await startPlaying(mine);
+    await expect(mine.locator('[data-cue="inhale"]')).toBeVisible();
+    // Even without a network.
+    watcher.expect(/ERR_INTERNET_DISCONNECTED/);
+    await mine.context().setOffline(true);
+    await mine.getByRole('button', { name: 'Stop', exact: true }).click();
+    await mine.getByRole('button', { name: 'Chest pain' }).click();
+    await expect(mine.getByRole('heading', { name: 'Get help now' })).toBeVisible();
+    await expect(mine.getByText(/Call 112 now/)).toBeVisible();
+    await mine.getByRole('button', { name: 'Back to Today' }).click();
+    await expect(mine.getByRole('heading', { name: 'Paused' })).toBeVisible();
+    await expect(mine.getByRole('button', { name: /^Begin/ })).toHaveCount(0);
+    const stored = mine.waitForResponse((response) => response.url().endsWith('/practices'));
+    await mine.context().setOffline(false);
+    expect((await stored).status()).toBe(201);
+
+    await page.goto(record);
+    await expect(page.getByText(/Every exercise is paused: chest pain/)).toBeVisible();
+});
+
+test('a practice that ends without a network waits, and is delivered days later without any session', async ({ page, phone, watcher }) => {
+    const { record, phone: mine } = await readyPatient(page, phone, 'Offline Wren');
+    await startPlaying(mine);
+    watcher.expect(/ERR_INTERNET_DISCONNECTED/);
+    await mine.context().setOffline(true);
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
+    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await expect(mine.getByText('One practice waits on this device')).toBeVisible();
+    await expect(mine.getByText('1 of 3 done today')).toBeVisible();
+
+    // Every page session is gone; only the device's own credential is left.
+    await mine.context().clearCookies({ name: 'ivory-pace-session' });
+    await mine.context().setOffline(false);
+    await mine.goto('/my');
+    await expect(mine.getByRole('heading', { name: 'Your PIN' })).toBeVisible();
+    await mine.getByLabel('PIN').fill('480153');
+    await mine.getByRole('button', { name: 'Open' }).click();
+    await expect(mine.getByText('1 of 3 done today')).toBeVisible();
+    await expect(mine.getByText('One practice waits')).toHaveCount(0);
+
+    await page.goto(record);
+    await expect(page.getByRole('cell', { name: '2 of 2 breaths' })).toHaveCount(1);
+});
+
+test('a closed tab loses at most the present breath, and Back ends a practice as far as it got', async ({ page, phone }) => {
+    const { record, phone: mine } = await readyPatient(page, phone, 'Reload Wren', '20');
+    await startPlaying(mine);
+    await expect(mine.getByText('2 of 20')).toBeVisible({ timeout: 15_000 });
+    let stored = mine.waitForResponse((response) => response.url().endsWith('/practices'));
+    await mine.reload();
+    expect((await stored).status()).toBe(201);
+    await expect(mine.getByText('1 of 3 done today')).toBeVisible();
+
+    await startPlaying(mine);
+    await expect(mine.getByText('2 of 20')).toBeVisible({ timeout: 15_000 });
+    stored = mine.waitForResponse((response) => response.url().endsWith('/practices'));
+    await mine.goBack();
+    expect((await stored).status()).toBe(201);
+    await expect(mine.getByText('2 of 3 done today')).toBeVisible();
+
+    await page.goto(record);
+    await expect(page.getByRole('cell', { name: '1 of 20 breaths' })).toHaveCount(2);
+});
+
+test('pause goes on with a new breath; sound can be off; motion can be reduced', async ({ page, phone }) => {
+    const { record, phone: first } = await readyPatient(page, phone, 'Pausing Wren', '3');
+    void record;
+    await startPlaying(first);
+    await expect(first.getByText('2 of 3')).toBeVisible({ timeout: 15_000 });
+    await first.getByRole('button', { name: 'Pause' }).click();
+    await expect(first.getByText('Paused. It goes on with a new breath.')).toBeVisible();
+    await first.waitForTimeout(5000);
+    await expect(first.getByText('2 of 3')).toBeVisible();
+    await first.getByRole('button', { name: 'Sound on' }).click();
+    await first.getByRole('button', { name: 'Go on' }).click();
+    await expect(first.locator('[data-cue="inhale"]')).toBeVisible();
+    await expect(first.getByText('2 of 3')).toBeVisible();
+    await expect(first.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
+    await first.getByRole('button', { name: 'Keep this' }).click();
+
+    await first.emulateMedia({ reducedMotion: 'reduce' });
+    await startPlaying(first);
+    await expect(first.locator('[data-cue="exhale"]')).toBeVisible();
+    // The ink stands at the end of the phase instead of moving with it.
+    const ink = first.locator('.ridge .now');
+    const before = await ink.getAttribute('d');
+    await first.waitForTimeout(300);
+    expect(await ink.getAttribute('d')).toBe(before);
+});
+
+test('what the server refuses stays visible on the device until it has been read', async ({ page, phone, watcher }) => {
+    const { phone: mine } = await readyPatient(page, phone, 'Refused Wren');
+    watcher.expect(/^answer: 422/);
+    await mine.route('**/api/v1/practices', async (route) => {
+        const log = route.request().postDataJSON() as Record<string, unknown>;
+        await route.continue({ postData: JSON.stringify({ ...log, breaths_done: 99 }) });
+    });
+    await startPlaying(mine);
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
+    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await expect(mine.getByText(/could not be kept: More breaths were logged/)).toBeVisible();
+    await mine.reload();
+    await mine.getByRole('button', { name: 'I have read this' }).click();
+    await expect(mine.getByText(/could not be kept/)).toHaveCount(0);
+});

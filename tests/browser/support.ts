@@ -1,0 +1,205 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+
+/** Watches a page: a policy violation, a console error or a request without an answer fails the test. */
+export class Watch {
+    readonly problems: string[] = [];
+    private readonly expected: RegExp[] = [];
+
+    /** From here on, trouble that matches this is part of the test. */
+    expect(...patterns: RegExp[]): void {
+        this.expected.push(...patterns);
+    }
+
+    add(problem: string): void {
+        if (!this.expected.some((pattern) => pattern.test(problem))) this.problems.push(problem);
+    }
+}
+
+async function watch(page: Page, watcher: Watch): Promise<void> {
+    page.on('console', (message) => {
+        // The browser's own note of a refused request says less than the answer below.
+        if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) watcher.add(`console: ${message.text()}`);
+    });
+    page.on('pageerror', (error) => watcher.add(`page: ${error.message}`));
+    page.on('requestfailed', (request) => {
+        // A request that a newer one or a new page makes needless is taken back on purpose.
+        if (request.failure()?.errorText !== 'net::ERR_ABORTED') watcher.add(`request: ${request.url()} ${request.failure()?.errorText}`);
+    });
+    page.on('response', (response) => { if (response.status() >= 400) watcher.add(`answer: ${response.status()} ${response.request().method()} ${response.url()}`); });
+    await page.addInitScript(() => {
+        document.addEventListener('securitypolicyviolation', (event) => console.error(`policy: ${event.violatedDirective} ${event.blockedURI} ${event.sample}`));
+    });
+}
+
+/** What the page put on the audio clock, in order. */
+export interface Sound { at: number; from: number; length: number; put: number }
+
+async function recordSounds(page: Page): Promise<void> {
+    await page.addInitScript(() => {
+        const sounds: { at: number; from: number; length: number; put: number }[] = [];
+        Object.assign(window, { sounds });
+        const context = window.AudioContext;
+        const createOscillator = context.prototype.createOscillator;
+        context.prototype.createOscillator = function (this: AudioContext) {
+            const oscillator = createOscillator.call(this);
+            let from = 0;
+            let at = 0;
+            const set = oscillator.frequency.setValueAtTime.bind(oscillator.frequency);
+            oscillator.frequency.setValueAtTime = (value, when) => { from = value; return set(value, when); };
+            const start = oscillator.start.bind(oscillator);
+            const stop = oscillator.stop.bind(oscillator);
+            let record: { at: number; from: number; length: number; put: number } | null = null;
+            oscillator.start = (when = 0) => {
+                at = when;
+                record = { at, from, length: 0, put: this.currentTime };
+                sounds.push(record);
+                start(when);
+            };
+            oscillator.stop = (when) => { if (record && when !== undefined) record.length = when - at; stop(when); };
+            return oscillator;
+        };
+    });
+}
+
+export const soundsOf = (page: Page): Promise<Sound[]> => page.evaluate(() => (window as unknown as { sounds: Sound[] }).sounds);
+
+interface Fixtures { watcher: Watch; page: Page; phone: Phones }
+
+/** Makes patients' phones: each its own browser profile. */
+export class Phones {
+    readonly contexts: BrowserContext[] = [];
+
+    constructor(private readonly browser: Browser, private readonly baseURL: string, private readonly watcher: Watch) {}
+
+    async open(options: { reducedMotion?: 'reduce' } = {}): Promise<Page> {
+        const context = await this.browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: this.baseURL, locale: 'en-GB', ...options });
+        this.contexts.push(context);
+        const page = await context.newPage();
+        await watch(page, this.watcher);
+        await recordSounds(page);
+        return page;
+    }
+}
+
+export const test = base.extend<Fixtures>({
+    watcher: async ({ baseURL }, use) => {
+        void baseURL;
+        const watcher = new Watch();
+        await use(watcher);
+        expect(watcher.problems).toEqual([]);
+    },
+    page: async ({ page, watcher }, use) => {
+        await watch(page, watcher);
+        await use(page);
+    },
+    phone: async ({ browser, baseURL, watcher }, use) => {
+        const phones = new Phones(browser, baseURL ?? '', watcher);
+        await use(phones);
+        for (const context of phones.contexts) await context.close();
+    },
+});
+
+export { expect };
+
+export async function signIn(page: Page, email = 'nora@harrowquay.example'): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByLabel('E-mail').fill(email);
+    await page.getByLabel('Password').fill('lantern-over-quay');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Who needs me' })).toBeVisible();
+}
+
+let made = 0;
+
+/** A name that no other test uses. */
+export function newName(stem: string): string {
+    return `${stem} ${process.pid}-${Date.now().toString(36)}${made++}`;
+}
+
+/** Adds a patient and returns the address of the record. */
+export async function addPatient(page: Page, name: string, fields: Record<string, string> = {}): Promise<string> {
+    await page.goto('/patients/new');
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.getByLabel('Date of birth').fill(fields.birth_date ?? '1984-03-02');
+    if (fields.minutes) await page.getByLabel(/^Minutes a day/).fill(fields.minutes);
+    await page.getByRole('button', { name: 'Add and go to screening' }).click();
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+    return new URL(page.url()).pathname.replace(/\/screening$/, '');
+}
+
+/** Answers every screening question: yes to the named ones, no to the rest. */
+export async function screen(page: Page, yes: string[] = []): Promise<void> {
+    for (const question of yes) await page.getByRole('radiogroup', { name: question }).getByLabel('Yes').check();
+    const red = page.getByRole('group', { name: 'Refer first' }).getByRole('radiogroup');
+    for (const group of await red.all()) {
+        if ((await group.locator('input:checked').count()) === 0) await group.getByLabel('No').check();
+    }
+    for (const rest of await page.getByRole('button', { name: /^The rest: no/ }).all()) await rest.click();
+    await page.getByRole('button', { name: 'Keep the screening' }).click();
+    await expect(page.getByRole('heading', { name: /^Screening of/ })).toBeVisible();
+}
+
+/** Types into the Bench and waits for PHP's answer. */
+export async function type(page: Page, label: string, value: string): Promise<void> {
+    const answered = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
+    await page.getByLabel(label, { exact: true }).fill(value);
+    await answered;
+}
+
+/** A patient with a short, fast programme: 4:0:5:1 at 0.4 s a count. */
+export async function issueFast(page: Page, record: string, breaths = '2'): Promise<void> {
+    await page.goto(`${record}/bench`);
+    await page.getByLabel('Position').selectOption('seated');
+    await type(page, 'Seconds a count', '0.4');
+    await type(page, 'Breaths', breaths);
+    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
+}
+
+export async function makeLink(page: Page, record: string): Promise<{ address: string; code: string }> {
+    await page.goto(`${record}/access`);
+    await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();
+    await page.locator('[data-link]').waitFor({ state: 'attached' });
+    const address = (await page.locator('[data-link]').textContent()) ?? '';
+    const code = (await page.getByText(/^[0-9A-Z]{5}-[0-9A-Z]{5}$/).textContent()) ?? '';
+    return { address, code };
+}
+
+/** Takes a phone from the link to Today. */
+export async function join(phone: Page, address: string, pin = '480153'): Promise<void> {
+    const url = new URL(address);
+    await phone.goto(url.pathname + url.hash);
+    await phone.getByRole('button', { name: 'Use this device' }).click();
+    await phone.getByRole('button', { name: 'I have read this and agree' }).click();
+    await phone.getByLabel('PIN', { exact: true }).fill(pin);
+    await phone.getByLabel('PIN once more').fill(pin);
+    await phone.getByRole('button', { name: 'Keep this PIN' }).click();
+    await expect(phone.getByRole('button', { name: 'Lock' })).toBeVisible();
+}
+
+/** From Today into the player. */
+export async function startPlaying(phone: Page, before = '6'): Promise<void> {
+    await phone.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await phone.getByRole('button', { name: before, exact: true }).click();
+    await phone.getByRole('button', { name: 'Start' }).click();
+    await expect(phone.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+}
+
+/** A new patient with a fast programme, and a phone that has joined. */
+export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2'): Promise<{ record: string; phone: Page; name: string }> {
+    const name = newName(stem);
+    await signIn(page);
+    const record = await addPatient(page, name);
+    await screen(page);
+    await issueFast(page, record, breaths);
+    const { address } = await makeLink(page, record);
+    const phone = await phones.open();
+    await join(phone, address);
+    return { record, phone, name };
+}
+
+export async function expectNoAxeViolations(page: Page): Promise<void> {
+    const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+    expect(result.violations.map((violation) => `${page.url()} ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+}

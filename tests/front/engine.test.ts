@@ -1,0 +1,241 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { PlayerEngine } from '../../resources/js/player/engine';
+import type { Segment, Timeline } from '../../resources/js/types/timeline';
+import { FakeAudioContext } from './fakeAudio';
+import { cue, paced, timeline } from './timelines';
+
+let context: FakeAudioContext;
+
+beforeEach(() => {
+    vi.useFakeTimers();
+    context = new FakeAudioContext();
+});
+afterEach(() => vi.useRealTimers());
+
+function engineFor(of: Timeline): PlayerEngine {
+    return new PlayerEngine(of, context as unknown as AudioContext);
+}
+
+/** Lets time pass on both clocks, in steps of the timer; a longer step is a browser that wakes its timers late. */
+function pass(seconds: number, step = 0.15): void {
+    const end = context.currentTime + seconds;
+    while (context.currentTime < end - 1e-9) {
+        const by = Math.min(step, end - context.currentTime);
+        context.currentTime += by;
+        vi.advanceTimersByTime(by * 1000);
+    }
+}
+
+const INHALE = 220;
+const EXHALE = 330;
+const REST = 147;
+const LAST = 784;
+
+describe('scheduling', () => {
+    it('puts every phase on the audio clock, exactly where the timeline has it', () => {
+        const engine = engineFor(paced(4));
+        engine.start();
+        pass(30);
+        const zero = 10.25 + 3;
+        const at = (frequency: number) => context.sounding().filter((each) => each.frequency === frequency).map((each) => each.at);
+
+        expect(at(INHALE)).toEqual([zero, zero + 5, zero + 10, zero + 15]);
+        expect(at(EXHALE)).toEqual([zero + 2, zero + 7, zero + 12, zero + 17]);
+        expect(at(REST)).toEqual([zero + 4, zero + 9, zero + 14, zero + 19]);
+        expect(at(LAST)).toEqual([zero + 15]);
+    });
+
+    it('puts nothing late, though the timers wake only once in eight seconds', () => {
+        const engine = engineFor(paced(20));
+        engine.start();
+        pass(110, 8);
+        const phases = context.sounding().filter((each) => [INHALE, EXHALE, REST].includes(each.frequency));
+
+        expect(phases).toHaveLength(60);
+        for (const each of phases) expect(each.putAt).toBeLessThanOrEqual(each.at);
+        phases.forEach((each, index) => expect(each.at).toBeCloseTo(13.25 + Math.floor(index / 3) * 5 + ([0, 2, 4][index % 3] ?? 0), 9));
+    });
+
+    it('sounds each event once, however often the timer comes', () => {
+        const engine = engineFor(paced(3));
+        engine.start();
+        pass(25, 0.01);
+        expect(context.sounding().filter((each) => each.frequency === INHALE)).toHaveLength(3);
+    });
+});
+
+describe('where it stands', () => {
+    it('follows the audio clock and takes the output latency off', () => {
+        const engine = engineFor(paced(2));
+        engine.start();
+        expect(engine.now()).toBeNull();
+        pass(0.25 + 3 + 5 + 2.5);
+        expect(engine.now()).toMatchObject({ cue: { kind: 'exhale' }, beat: { number: 2 }, breathsDone: 1 });
+        expect(engine.now()?.msInCue).toBeCloseTo(500, 6);
+        context.outputLatency = 0.6;
+        expect(engine.now()?.cue.kind).toBe('inhale');
+    });
+
+    it('counts a breath when it is over, and ends once', () => {
+        const engine = engineFor(paced(2));
+        const ended = vi.fn();
+        engine.onEnd = ended;
+        engine.start();
+        pass(0.25 + 3 + 4.9);
+        expect(engine.progress()).toEqual({ breathsDone: 0, exerciseMs: 4900 });
+        pass(0.2);
+        expect(engine.progress().breathsDone).toBe(1);
+        pass(10);
+        expect(ended).toHaveBeenCalledTimes(1);
+        expect(engine.progress()).toEqual({ breathsDone: 2, exerciseMs: 10_000 });
+    });
+
+    it('remembers where it was stopped', () => {
+        const engine = engineFor(paced(5));
+        engine.start();
+        pass(0.25 + 3 + 11);
+        engine.stop();
+        pass(20);
+        expect(engine.progress()).toEqual({ breathsDone: 2, exerciseMs: 11_000 });
+        expect(context.sounding().every((each) => each.at <= 24.25)).toBe(true);
+    });
+
+    it('has done nothing when it is stopped in the lead-in', () => {
+        const engine = engineFor(paced(5));
+        engine.start();
+        pass(1);
+        engine.stop();
+        expect(engine.progress()).toEqual({ breathsDone: 0, exerciseMs: 0 });
+    });
+});
+
+describe('pause', () => {
+    it('is silent, and goes on at the start of the breath', () => {
+        const engine = engineFor(paced(3));
+        engine.start();
+        pass(0.25 + 3 + 5 + 3.2);
+        engine.pause();
+        expect(engine.isPaused).toBe(true);
+        expect(context.sounding().every((each) => each.at <= context.currentTime)).toBe(true);
+        pass(60);
+        expect(engine.now()?.msInSegment).toBeCloseTo(8200, 6);
+
+        const resumed = context.currentTime;
+        engine.resume();
+        pass(20);
+        const inhales = context.sounding().filter((each) => each.frequency === INHALE && each.at >= resumed).map((each) => each.at - resumed);
+        expect(inhales[0]).toBeCloseTo(1, 9);
+        expect(inhales[1]).toBeCloseTo(6, 9);
+        expect(inhales).toHaveLength(2);
+        expect(engine.progress().breathsDone).toBe(3);
+    });
+
+    it('twice is as good as once, and does nothing after the end', () => {
+        const engine = engineFor(paced(1));
+        engine.start();
+        pass(4);
+        engine.pause();
+        engine.pause();
+        engine.resume();
+        engine.resume();
+        pass(20);
+        engine.pause();
+        expect(engine.isPaused).toBe(false);
+    });
+});
+
+describe('open cues', () => {
+    const withHum = (): Timeline => timeline([
+        { role: 'exercise', ms: 12_000, open: true, cues: [cue('inhale', 0, 4000), cue('hum', 4000, 8000, { greatest: 20_000 })] },
+        { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] },
+    ]);
+
+    it('end at a tap', () => {
+        const engine = engineFor(withHum());
+        engine.start();
+        pass(2);
+        engine.tap(); // not yet in the open cue
+        expect(engine.now()?.cue.kind).toBe('inhale');
+        pass(8);
+        engine.tap();
+        pass(0.1);
+        expect(engine.openMs).toEqual([5750]);
+        expect(engine.progress().exerciseMs).toBe(9750);
+        expect(engine.now()?.cue.kind).toBe('bell');
+        pass(5);
+        expect(engine.now()).toBeNull();
+    });
+
+    it('end at their greatest length without one', () => {
+        const engine = engineFor(withHum());
+        const ended = vi.fn();
+        engine.onEnd = ended;
+        engine.start();
+        pass(0.25 + 4 + 19.8);
+        expect(engine.now()?.cue.kind).toBe('hum');
+        pass(0.4);
+        expect(engine.now()?.cue.kind).toBe('bell');
+        pass(3);
+        expect(ended).toHaveBeenCalledTimes(1);
+        expect(engine.openMs).toEqual([20_000]);
+    });
+});
+
+describe('saying that it is enough', () => {
+    /** Three steps of one breath each, in 2, 3 and 4 s. */
+    const growing = (): Timeline => {
+        const step = (n: number): Segment => ({
+            role: 'exercise', ms: 1000 * (n + 1), open: false, ...(n < 3 ? { enough: true } : {}),
+            cues: [cue('inhale', 0, 1000 * (n + 1), { place: { step: n, round: 0, breath: n, of: 3 } })],
+        });
+        return timeline([step(1), step(2), step(3), { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] }], 3);
+    };
+
+    it('finishes the present step and leaves the later ones out', () => {
+        const engine = engineFor(growing());
+        const ended = vi.fn();
+        engine.onEnd = ended;
+        engine.start();
+        pass(0.25 + 1);
+        expect(engine.canBeEnough).toBe(true);
+        engine.enough();
+        expect(engine.canBeEnough).toBe(false);
+        expect([engine.enoughStep, engine.breaths, engine.exerciseMs]).toEqual([1, 1, 2000]);
+        pass(1.5);
+        expect(engine.now()?.cue.kind).toBe('bell');
+        pass(3);
+        expect(ended).toHaveBeenCalledTimes(1);
+        expect(engine.progress()).toEqual({ breathsDone: 1, exerciseMs: 2000 });
+        expect(context.sounding().filter((each) => each.frequency === INHALE && each.at > 12)).toEqual([]);
+    });
+
+    it('does nothing where nothing grows', () => {
+        const engine = engineFor(growing());
+        engine.start();
+        pass(0.25 + 2 + 3 + 1);
+        engine.enough();
+        expect(engine.enoughStep).toBeNull();
+    });
+});
+
+describe('rounds and fading', () => {
+    it('begins an interrupted retention again with the inhale before it', () => {
+        const cues = [cue('inhale', 0, 2000), cue('retention', 2000, 10_000), cue('release', 12_000, 1000)];
+        const engine = engineFor(timeline([{ role: 'exercise', ms: 13_000, open: false, cues }]));
+        engine.start();
+        pass(0.25 + 6);
+        engine.pause();
+        engine.resume();
+        pass(1.1);
+        expect(engine.now()?.cue.kind).toBe('inhale');
+    });
+
+    it('sounds fainter as the cue says, and not at all in the end', () => {
+        const cues = [1, 0.5, 0].map((sound, n) => cue('inhale', n * 1000, 1000, { sound, beats: [{ at: n * 1000, number: 1 }, { at: n * 1000 + 500, number: 2 }] }));
+        const engine = engineFor(timeline([{ role: 'exercise', ms: 3000, open: false, cues }]));
+        engine.start();
+        pass(4);
+        expect(context.sounding().filter((each) => each.frequency === INHALE)).toHaveLength(2);
+        expect(context.sounding().filter((each) => each.frequency === 880)).toHaveLength(2);
+    });
+});

@@ -1,0 +1,41 @@
+/** An audio clock that tests move by hand, and a record of what was put on it. */
+export interface Put { at: number; frequency: number; stopped: number; cancelled: boolean; putAt: number }
+
+export class FakeAudioContext {
+    currentTime = 10;
+    outputLatency = 0;
+    readonly destination = {};
+    readonly put: Put[] = [];
+
+    createGain(): unknown {
+        const param = { setValueAtTime: () => param, linearRampToValueAtTime: () => param, exponentialRampToValueAtTime: () => param, setTargetAtTime: () => param };
+        const node = { gain: param, connect: (target: unknown) => target };
+        return node;
+    }
+
+    createOscillator(): unknown {
+        let frequency = 0;
+        let record: Put | null = null;
+        const node = {
+            type: 'sine', onended: null,
+            frequency: { setValueAtTime: (value: number) => { frequency = value; }, exponentialRampToValueAtTime: () => undefined },
+            connect: (target: unknown) => target,
+            disconnect: () => undefined,
+            start: (at: number) => {
+                record = { at, frequency, stopped: Infinity, cancelled: false, putAt: this.currentTime };
+                this.put.push(record);
+            },
+            stop: (at?: number) => {
+                if (!record) return;
+                if (at === undefined) record.cancelled = true;
+                else record.stopped = at;
+            },
+        };
+        return node;
+    }
+
+    /** What will sound, in order. */
+    sounding(): Put[] {
+        return this.put.filter((each) => !each.cancelled).sort((a, b) => a.at - b.at);
+    }
+}
