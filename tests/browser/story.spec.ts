@@ -1,4 +1,4 @@
-import { addPatient, expect, join, makeLink, newName, screen, signIn, soundsOf, startPlaying, test, type } from './support';
+import { addPatient, expect, join, keepPractice, makeLink, newName, screen, signIn, soundsOf, startPlaying, test, type } from './support';
 
 test('a practitioner prescribes, a patient practises, the practitioner sees it and changes the prescription', async ({ page, phone, watcher }) => {
     watcher.expect(/^answer: 422 POST .*\/versions/);
@@ -66,7 +66,7 @@ test('a practitioner prescribes, a patient practises, the practitioner sees it a
     await mine.getByRole('group', { name: 'How hard was it?' }).getByRole('button', { name: '2', exact: true }).click();
     await mine.getByRole('button', { name: 'Yes' }).click();
     await mine.getByLabel('Anything to add?').fill('Easier than the stairs <b>really</b>');
-    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await keepPractice(mine);
     await expect(mine.getByText('1 of 3 done today')).toBeVisible();
 
     // The practitioner sees it.

@@ -186,6 +186,12 @@ export async function startPlaying(phone: Page, before = '6'): Promise<void> {
     await expect(phone.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
 }
 
+/** Keeps what was practised, and waits until the server has it: Today shows it before that. */
+export async function keepPractice(phone: Page): Promise<void> {
+    await phone.getByRole('button', { name: 'Keep this' }).click();
+    await expect.poll(() => phone.evaluate(() => localStorage.getItem('ivory-pace:waiting'))).toBeNull();
+}
+
 /** A new patient with a fast programme, and a phone that has joined. */
 export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2'): Promise<{ record: string; phone: Page; name: string }> {
     const name = newName(stem);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, join, makeLink, newName, screen, signIn, startPlaying, test, type, type Phones } from './support';
+import { addPatient, expect, join, keepPractice, makeLink, newName, type Phones, screen, signIn, startPlaying, test, type } from './support';
 
 /** Prescribes a technique at a fast pace and takes a phone into its player. */
 async function play(page: Page, phones: Phones, technique: string, fields: Record<string, string>): Promise<{ phone: Page; record: string }> {
@@ -23,7 +23,7 @@ test('alternate nostril leads from side to side and counts its rounds as breaths
     const { phone: mine, record } = await play(page, phone, 'Alternate nostril', { 'Seconds a count': '0.4', 'Rounds': '1' });
     for (const word of ['in, left', 'out, right', 'in, right', 'out, left']) await expect(mine.getByText(word, { exact: true })).toBeVisible();
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
-    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await keepPractice(mine);
     await expect(mine.getByText('Done for today')).toBeVisible();
     await page.goto(record);
     await expect(page.getByRole('cell', { name: '2 of 2 breaths' })).toBeVisible();
@@ -40,7 +40,7 @@ test('a hum lasts until it is tapped, by finger or space bar, and its length is 
     await mine.locator('h1').focus();
     await mine.keyboard.press('Space');
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 40_000 });
-    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await keepPractice(mine);
     await expect(mine.getByText('1 of 2 done today')).toBeVisible();
     await page.goto(record);
     await expect(page.getByRole('cell', { name: /^2 of 2 breaths, longest [23]\.\d s$/ })).toBeVisible();
@@ -60,7 +60,7 @@ test('a round ends in a retention that is counted down', async ({ page, phone })
     await expect(mine.locator('.number')).toHaveText('4');
     await expect(mine.locator('[data-cue="release"]')).toHaveText('the rest out');
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 45_000 });
-    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await keepPractice(mine);
     await page.goto(record);
     await expect(page.getByRole('cell', { name: '1 of 1 breaths' })).toBeVisible();
 });
@@ -71,7 +71,7 @@ test('saying that it is long enough ends the growing and counts in full', async 
     await mine.getByRole('button', { name: 'That is long enough' }).click();
     await expect(mine.getByRole('button', { name: 'That is long enough' })).toHaveCount(0);
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
-    await mine.getByRole('button', { name: 'Keep this' }).click();
+    await keepPractice(mine);
     await page.goto(record);
     await expect(page.getByRole('cell', { name: '1 of 1 breaths, enough at 4:4' })).toBeVisible();
 });
