@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Patient\AccessController;
+use App\Http\Controllers\Patient\AskedFormController;
 use App\Http\Controllers\Patient\PinController;
 use App\Http\Controllers\Patient\PracticeController;
 use App\Http\Controllers\Patient\TodayController;
@@ -20,5 +21,9 @@ Route::middleware('auth:device')->group(function () {
     Route::post('/lock', [PinController::class, 'lock']);
     // A practice is delivered with the device's credential alone: it may have waited for days.
     Route::post('/practices', [PracticeController::class, 'store']);
-    Route::get('/today', TodayController::class)->middleware(ScreenUnlocked::class);
+    Route::middleware(ScreenUnlocked::class)->group(function () {
+        Route::get('/today', TodayController::class);
+        Route::get('/forms/{form}', [AskedFormController::class, 'show']);
+        Route::put('/forms/{form}', [AskedFormController::class, 'update']);
+    });
 });

@@ -3,23 +3,29 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccessController;
+use App\Http\Controllers\AskedFormController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchToolsController;
 use App\Http\Controllers\CaseloadController;
+use App\Http\Controllers\ClinicController;
 use App\Http\Controllers\ExercisesController;
 use App\Http\Controllers\MeasureController;
+use App\Http\Controllers\NewFindingsController;
 use App\Http\Controllers\OwnExerciseController;
 use App\Http\Controllers\Patient\ShellController;
 use App\Http\Controllers\PatientController;
 use App\Http\Controllers\PauseController;
 use App\Http\Controllers\ProgrammeDocumentController;
+use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RedFlagActionController;
 use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\ScreeningController;
+use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\VersionController;
+use App\Http\Middleware\LeavesTrail;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest:practitioner')->group(function () {
@@ -30,6 +36,8 @@ Route::middleware('guest:practitioner')->group(function () {
 Route::middleware('auth:practitioner')->group(function () {
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::get('/', CaseloadController::class);
+    Route::get('/clinic', [ClinicController::class, 'show']);
+    Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
     Route::get('/patients/new', [PatientController::class, 'create']);
     Route::post('/patients', [PatientController::class, 'store']);
 
@@ -51,14 +59,30 @@ Route::middleware('auth:practitioner')->group(function () {
         Route::delete('/routines/{ownRoutine}', [RoutineController::class, 'destroy']);
     });
 
-    Route::prefix('/patients/{patient}')->middleware('can:view,patient')->group(function () {
+    Route::prefix('/patients/{patient}')->middleware(['can:view,patient', LeavesTrail::class])->group(function () {
         Route::get('/', [PatientController::class, 'show']);
         Route::get('/screening', [ScreeningController::class, 'show']);
         Route::post('/screening', [ScreeningController::class, 'store']);
-        Route::post('/red-flags/{answer}/actions', [RedFlagActionController::class, 'store']);
+        Route::post('/red-flags/{flag}/actions', [RedFlagActionController::class, 'store']);
         Route::get('/measure', [MeasureController::class, 'show']);
         Route::post('/measure', [MeasureController::class, 'store']);
         Route::post('/measure/rate', [MeasureController::class, 'rate']);
+        Route::get('/measure/ceiling', [MeasureController::class, 'ceiling']);
+        Route::put('/measure/choices', [MeasureController::class, 'choose']);
+        Route::post('/forms', [AskedFormController::class, 'store']);
+        Route::put('/forms/{form}', [AskedFormController::class, 'update']);
+        Route::delete('/forms/{form}', [AskedFormController::class, 'destroy']);
+        Route::post('/new-findings/settle', NewFindingsController::class);
+        Route::post('/sessions', [SessionController::class, 'store']);
+        Route::scopeBindings()->prefix('/sessions/{careSession}')->group(function () {
+            Route::get('/{step?}', [SessionController::class, 'show']);
+            Route::put('/steps/{step}', [SessionController::class, 'keep']);
+            Route::post('/signature', [SessionController::class, 'sign']);
+            Route::post('/amendments', [SessionController::class, 'amend']);
+        });
+        Route::get('/record', [RecordController::class, 'show']);
+        Route::put('/details', [RecordController::class, 'update']);
+        Route::post('/handovers', [RecordController::class, 'handOver']);
         Route::get('/bench', [BenchController::class, 'show']);
         Route::post('/bench/answer', [BenchController::class, 'answer']);
         foreach (['play', 'taps', 'fit', 'compare', 'changes'] as $tool) {

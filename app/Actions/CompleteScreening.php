@@ -4,23 +4,32 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Screening;
+use App\Support\PatientFactsOf;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\Screening as Questions;
+use IvoryPace\Safety\RedFlag;
 
 /** Keeps a whole screening, dated and attributed. A screening is never changed: a new one takes its place. */
 final class CompleteScreening
 {
+    public function __construct(private readonly RaiseRedFlag $raise, private readonly RecheckProgramme $recheck)
+    {
+    }
+
     /**
      * @param  array<string, bool>  $answers  by question
      * @param  array<string, string|null>  $endDates  by question
+     * @param  AskedForm|null  $confirms  what the patient answered beforehand
      *
      * @throws ValidationException when a question has no answer
      */
-    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null): Screening
+    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null, ?AskedForm $confirms = null): Screening
     {
         $missing = Questions::unanswered($answers);
         if ($missing !== []) {
@@ -29,9 +38,11 @@ final class CompleteScreening
             ]);
         }
 
-        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark) {
+        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms) {
+            $patient->loadMissing('latestScreening.answers', 'activeProgramme.versions.items');
+            $before = PatientFactsOf::patient($patient, CarbonImmutable::now());
             $screening = $patient->screenings()->create([
-                'practitioner_id' => $by->id, 'remark' => $remark, 'completed_at' => now(),
+                'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
             ]);
             $screening->answers()->createMany(array_map(fn (string $question) => [
                 'question' => $question,
@@ -39,6 +50,13 @@ final class CompleteScreening
                 'ends_on' => $answers[$question] ? ($endDates[$question] ?? null) : null,
                 'pregnancy_weeks' => $question === 'flag.pregnancy' && $answers[$question] ? $pregnancyWeeks : null,
             ], Questions::keys()));
+            $confirms?->update(['settled_at' => now()]);
+            foreach (RedFlag::cases() as $flag) {
+                if ($answers[Questions::redKey($flag)]) {
+                    ($this->raise)($patient, $flag, 'screening');
+                }
+            }
+            ($this->recheck)($patient, $before);
 
             return $screening;
         });

@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practitioner;
+use IvoryPace\Safety\PauseRules;
 
 /** A practitioner has looked at what paused an exercise and lets it go on. */
 final class EndPause
 {
-    public function __invoke(Pause $pause, Practitioner $by, string $lookedAt): void
+    public function __construct(private readonly SettleFindings $settle)
     {
+    }
+
+    public function __invoke(Patient $patient, Pause $pause, Practitioner $by, string $lookedAt): void
+    {
+        if ($pause->rule === PauseRules::NEW_FINDING) {
+            ($this->settle)($patient, $by, $lookedAt, $pause->lineage);
+        }
         $pause->newQuery()->whereKey($pause->id)->whereNull('until_at')->first()?->update([
             'until_at' => now(), 'ended_by' => $by->id, 'looked_at' => $lookedAt,
         ]);

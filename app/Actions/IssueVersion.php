@@ -29,13 +29,17 @@ use IvoryPace\Safety\RuleBook;
  */
 final class IssueVersion
 {
+    public function __construct(private readonly SettleFindings $settle)
+    {
+    }
+
     /** @throws ValidationException with messages by field */
     public function __invoke(Patient $patient, Practitioner $by, VersionOrder $order): ProgrammeVersion
     {
         return DB::transaction(function () use ($patient, $by, $order) {
             // One writer at a time for a patient: the second sees what the first has issued.
             $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
-            $patient->load(['latestScreening.answers.actions', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner']);
+            $patient->load(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner']);
             $now = CarbonImmutable::now();
             $programme = $patient->activeProgramme;
             $latest = $programme?->latestVersion();
@@ -76,6 +80,9 @@ final class IssueVersion
             foreach ($reasons as $reason) {
                 $version->findingReasons()->create([...$reason, 'practitioner_id' => $by->id, 'given_at' => $now]);
             }
+
+            // What a new fact said has been looked at: the rules have seen this version with it.
+            ($this->settle)($patient, $by, "Version {$version->number} issued.");
 
             return $version;
         });

@@ -17,12 +17,14 @@ use IvoryPace\Exercise\Position;
  * @property string $patient_id
  * @property int $practitioner_id
  * @property Measure $measure
+ * @property int|null $chosen_symptom_id
  * @property float $value
  * @property array<string, mixed>|null $details
  * @property Position $position
  * @property string $method
  * @property CarbonImmutable $measured_at
  * @property Practitioner $practitioner
+ * @property ChosenSymptom|null $symptom
  */
 final class Measurement extends Model
 {
@@ -34,6 +36,12 @@ final class Measurement extends Model
     public function practitioner(): BelongsTo
     {
         return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return BelongsTo<ChosenSymptom, $this> */
+    public function symptom(): BelongsTo
+    {
+        return $this->belongsTo(ChosenSymptom::class, 'chosen_symptom_id');
     }
 
     /** @return array<string, string> */

@@ -7,6 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Database\Factories\PatientFactory;
 use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -30,6 +31,9 @@ use IvoryPace\Practice\PatientDay;
  * @property Clinic $clinic
  * @property Practitioner $practitioner
  * @property Screening|null $latestScreening
+ * @property int|null $own_low_saturation lower end of the patient's own normal range, %
+ * @property Collection<int, RaisedRedFlag> $openRedFlags
+ * @property Collection<int, NewFinding> $newFindings
  * @property Programme|null $activeProgramme
  */
 final class Patient extends Model
@@ -91,6 +95,48 @@ final class Patient extends Model
     public function accessLinks(): HasMany
     {
         return $this->hasMany(AccessLink::class);
+    }
+
+    /** @return HasMany<RaisedRedFlag, $this> without a recorded action */
+    public function openRedFlags(): HasMany
+    {
+        return $this->redFlags()->whereDoesntHave('actions');
+    }
+
+    /** @return HasMany<RaisedRedFlag, $this> */
+    public function redFlags(): HasMany
+    {
+        return $this->hasMany(RaisedRedFlag::class)->orderBy('id');
+    }
+
+    /** @return HasMany<AskedForm, $this> */
+    public function askedForms(): HasMany
+    {
+        return $this->hasMany(AskedForm::class);
+    }
+
+    /** @return HasMany<NewFinding, $this> that nobody has looked at */
+    public function newFindings(): HasMany
+    {
+        return $this->hasMany(NewFinding::class)->whereNull('settled_at')->orderBy('id');
+    }
+
+    /** @return HasMany<CareSession, $this> */
+    public function careSessions(): HasMany
+    {
+        return $this->hasMany(CareSession::class);
+    }
+
+    /** @return HasMany<ChosenSymptom, $this> */
+    public function symptoms(): HasMany
+    {
+        return $this->hasMany(ChosenSymptom::class)->whereNull('dropped_at')->orderBy('id');
+    }
+
+    /** @return HasMany<Handover, $this> */
+    public function handovers(): HasMany
+    {
+        return $this->hasMany(Handover::class);
     }
 
     public function clock(): PatientClock

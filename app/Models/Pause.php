@@ -15,11 +15,12 @@ use IvoryPace\Practice\Pause as CorePause;
  * @property string $patient_id
  * @property string|null $lineage null for every exercise
  * @property string $rule
- * @property int $practice_id
+ * @property int|null $practice_id
+ * @property string|null $cause what brought it, where it was no practice
  * @property CarbonImmutable $from_at
  * @property CarbonImmutable|null $until_at
  * @property string|null $looked_at
- * @property Practice $practice
+ * @property Practice|null $practice
  * @property Practitioner|null $endedBy
  */
 final class Pause extends Model

@@ -14,6 +14,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $clinic_id
  * @property string $name
  * @property string $profession
+ * @property Role $role
  * @property string $email
  * @property Clinic $clinic
  */
@@ -35,6 +36,6 @@ final class Practitioner extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'role' => Role::class];
     }
 }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $patient_id
  * @property int $practitioner_id
  * @property string|null $remark
+ * @property string|null $asked_form_id the patient's own answers, which this confirms
  * @property CarbonImmutable $completed_at
  * @property Practitioner $practitioner
  * @property Collection<int, ScreeningAnswer> $answers

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\RedFlag;
@@ -21,7 +19,6 @@ use IvoryPace\Safety\RedFlag;
  * @property CarbonImmutable|null $ends_on
  * @property int|null $pregnancy_weeks
  * @property Screening $screening
- * @property Collection<int, RedFlagAction> $actions
  */
 final class ScreeningAnswer extends Model
 {
@@ -33,12 +30,6 @@ final class ScreeningAnswer extends Model
     public function screening(): BelongsTo
     {
         return $this->belongsTo(Screening::class);
-    }
-
-    /** @return HasMany<RedFlagAction, $this> */
-    public function actions(): HasMany
-    {
-        return $this->hasMany(RedFlagAction::class);
     }
 
     public function redFlag(): ?RedFlag

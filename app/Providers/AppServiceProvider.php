@@ -7,9 +7,12 @@ namespace App\Providers;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
+use App\Models\Practitioner;
+use App\Models\Role;
 use App\Policies\OwnWorkPolicy;
 use App\Support\DeviceGuard;
 use Carbon\CarbonImmutable;
+use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -28,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(OwnExercise::class, OwnWorkPolicy::class);
         Gate::policy(OwnRoutine::class, OwnWorkPolicy::class);
         Gate::policy(OwnTemplate::class, OwnWorkPolicy::class);
+        Gate::define('lead', fn (Practitioner $practitioner) => $practitioner->role === Role::Lead ? Response::allow() : Response::denyWithStatus(403, 'Only the clinic’s lead can do this.'));
         Vite::useBuildDirectory(config()->string('app.build_directory'));
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\AccessLink;
+use App\Models\AskedForm;
 use App\Models\Clinic;
+use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
@@ -16,6 +18,7 @@ use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\CaseloadFacts;
 use IvoryPace\Progress\CaseloadLine;
+use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PauseRules;
 
 /** The clinic's patients by urgency, each with one sentence and its number. The number of queries does not grow. */
@@ -34,7 +37,7 @@ final class Caseload
     public static function of(Clinic $clinic, CarbonImmutable $now): array
     {
         $patients = Patient::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(self::MOST_PATIENTS)
-            ->with(['latestScreening.answers.actions', 'activeProgramme.versions.items'])->get();
+            ->with(['latestScreening.answers', 'openRedFlags', 'newFindings', 'activeProgramme.versions.items'])->get();
         $ids = $patients->modelKeys();
         $practices = Practice::query()->whereIn('patient_id', $ids)->where('started_at', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2))
             ->orderBy('started_at')->get()->groupBy('patient_id');
@@ -42,9 +45,12 @@ final class Caseload
             ->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2)))
             ->with('practice')->get()->groupBy('patient_id');
         $access = self::access($patients);
+        $waiting = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')
+            ->pluck('completed_at', 'patient_id');
 
         $lines = $patients->map(fn (Patient $patient) => self::line(
-            $patient, $practices->get($patient->id, new Collection), $pauses->get($patient->id, new Collection), $access[$patient->id] ?? [null, false], $now,
+            $patient, $practices->get($patient->id, new Collection), $pauses->get($patient->id, new Collection), $access[$patient->id] ?? [null, false],
+            $waiting->get($patient->id), $now,
         ))->all();
         usort($lines, fn (array $a, array $b) => [$a['order'], $a['name']] <=> [$b['order'], $b['name']]);
 
@@ -57,7 +63,7 @@ final class Caseload
      * @param  array{CarbonImmutable|null, bool}  $access  when it was made ready, and whether it is used
      * @return array<string, mixed>
      */
-    private static function line(Patient $patient, Rows $practices, Rows $pauses, array $access, CarbonImmutable $now): array
+    private static function line(Patient $patient, Rows $practices, Rows $pauses, array $access, mixed $waitsSince, CarbonImmutable $now): array
     {
         $clock = $patient->clock();
         $today = $clock->dayOf($now);
@@ -79,10 +85,10 @@ final class Caseload
             openRedFlags: Safeguards::openRedFlags($patient),
             daysSinceAdded: (int) $patient->created_at->diffInDays($now),
             hasProgramme: $programme !== null,
-            getHelp: $help?->practice->stop_symptom,
+            getHelp: $help?->practice?->stop_symptom,
             pausedExercise: $paused === null ? null : $latest?->items->firstWhere('lineage', $paused->lineage)?->item()->name(),
             stopsLately: $stops->count(),
-            lastStop: $stops->last()->stop_symptom ?? $paused?->practice->stop_symptom,
+            lastStop: $stops->last()->stop_symptom ?? $paused?->practice?->stop_symptom,
             presentGap: $back->presentGap ?? 0,
             adherence: $tally?->share(),
             dueLately: $tally->due ?? 0,
@@ -90,6 +96,9 @@ final class Caseload
             daysSinceAccess: $access[0] === null ? null : (int) $access[0]->diffInDays($now),
             accessUsed: $access[1],
             reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($today),
+            newFinding: self::gravest($patient->newFindings),
+            screeningWaits: $waitsSince instanceof CarbonImmutable ? (int) $waitsSince->diffInDays($now) : null,
+            redFlagFromHome: $patient->openRedFlags->first()?->source === 'home',
             hasEnded: $endsOn !== null && $today->isAfter($endsOn),
         ));
 
@@ -105,6 +114,17 @@ final class Caseload
             'tally' => self::tally($tally),
             'review_on' => $latest?->review_on->format('j M'),
         ];
+    }
+
+    /**
+     * @param  Rows<int, NewFinding>  $findings
+     * @return array{title: string, exercise: string, paused: bool}|null
+     */
+    private static function gravest(Rows $findings): ?array
+    {
+        $first = $findings->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
+
+        return $first === null ? null : ['title' => $first->title, 'exercise' => $first->exercise, 'paused' => $first->level === Level::NeedsReason];
     }
 
     /** @return list<list<string>> strokes by day */

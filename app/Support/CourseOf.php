@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
@@ -26,13 +27,16 @@ final class CourseOf
     /** @return array<string, mixed> */
     public static function patient(Patient $patient, CarbonImmutable $now): array
     {
-        $patient->load('latestScreening.answers.actions', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->load('latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
         $programme = $patient->activeProgramme;
 
         return [
             'patient' => PatientHead::of($patient, $now),
             'added_on' => $patient->created_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
             'pauses' => self::pauses($patient),
+            'new_findings' => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
+                'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
+            ]),
             ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => []] : self::course($patient, $programme, $now)),
         ];
     }
@@ -159,9 +163,11 @@ final class CourseOf
         return $patient->pauses()->goingOn()->with('practice')->limit(20)->get()->map(fn (Pause $pause) => [
             'id' => $pause->id,
             'since' => self::time($pause->from_at, $patient),
-            'text' => $pause->rule === PauseRules::GET_HELP
-                ? 'Every exercise is paused: '.($pause->practice->stop_symptom?->label() ?? 'a symptom').', for which help is needed at once.'
-                : 'Paused: stopped for a symptom in two of the last three practices, last for '.($pause->practice->stop_symptom?->label() ?? 'a symptom').'.',
+            'text' => match ($pause->rule) {
+                PauseRules::GET_HELP => 'Every exercise is paused: '.($pause->practice?->stop_symptom?->label() ?? 'a symptom').', for which help is needed at once.',
+                PauseRules::NEW_FINDING => "Paused after a new answer. {$pause->cause}.",
+                default => 'Paused: stopped for a symptom in two of the last three practices, last for '.($pause->practice?->stop_symptom?->label() ?? 'a symptom').'.',
+            },
             'rule' => $pause->rule,
         ])->all();
     }

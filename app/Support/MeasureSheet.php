@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
-use Illuminate\Support\Collection;
 use IvoryPace\Assessment\Measure;
 
 /** Last and first value of each measure, and how they were taken. */
@@ -14,26 +14,53 @@ final class MeasureSheet
 {
     private const MOST = 500;
 
-    /** @return list<array<string, mixed>> one for each measure */
+    /** @return list<array<string, mixed>> one for each measure, then one for each chosen symptom */
     public static function of(Patient $patient): array
     {
         $all = Measurement::query()->where('patient_id', $patient->id)->with('practitioner')
-            ->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST)->get()->groupBy(fn (Measurement $each) => $each->measure->value);
+            ->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST)->get()
+            ->groupBy(fn (Measurement $each) => self::key($each->measure, $each->chosen_symptom_id));
+        $all = $all->map(fn ($values) => array_values($values->all()))->all();
+        $symptoms = array_values($patient->symptoms()->limit(ChosenSymptom::MOST)->get()->all());
 
-        return array_map(function (Measure $measure) use ($all, $patient) {
-            /** @var Collection<int, Measurement> $values */
-            $values = $all->get($measure->value, new Collection);
-            $last = $values->first();
-            $first = $values->count() > 1 ? $values->last() : null;
+        return [
+            ...array_map(fn (Measure $measure) => self::row($measure, null, $all, $patient), Measure::ofEveryone()),
+            ...array_map(fn (ChosenSymptom $symptom) => self::row(Measure::Symptom, $symptom, $all, $patient), $symptoms),
+        ];
+    }
 
-            return [
-                'key' => $measure->value, 'label' => $measure->label(), 'unit' => $measure->unit(), 'is_limit' => $measure->isLimit(),
-                'possible' => $measure->possible(),
-                'last' => $last === null ? null : self::value($last, $patient),
-                'first' => $first === null ? null : self::value($first, $patient),
-                'comparable' => $last === null || $first === null || ($last->position === $first->position && $last->method === $first->method),
-            ];
-        }, Measure::cases());
+    private static function key(Measure $measure, ?int $symptom): string
+    {
+        return $symptom === null ? $measure->value : "{$measure->value}-$symptom";
+    }
+
+    /**
+     * @param  array<array-key, list<Measurement>>  $all  latest first
+     * @return array<string, mixed>
+     */
+    private static function row(Measure $measure, ?ChosenSymptom $symptom, array $all, Patient $patient): array
+    {
+        $key = self::key($measure, $symptom?->id);
+        $values = $all[$key] ?? [];
+        $last = $values[0] ?? null;
+        $first = count($values) > 1 ? $values[count($values) - 1] : null;
+
+        return [
+            'key' => $key, 'measure' => $measure->value, 'how' => $measure->how()->value, 'symptom' => $symptom?->id,
+            'label' => $symptom === null ? $measure->label() : ucfirst($symptom->name), 'unit' => $measure->unit(), 'possible' => $measure->possible(),
+            'last' => $last === null ? null : self::value($last, $patient),
+            'before' => isset($values[1]) ? self::value($values[1], $patient) : null,
+            'first' => $first === null ? null : self::value($first, $patient),
+            'comparable' => $last === null || $first === null || ($last->position === $first->position && self::isSameMethod($last, $first)),
+        ];
+    }
+
+    /** The best of two tries compares with the best of three. */
+    private static function isSameMethod(Measurement $a, Measurement $b): bool
+    {
+        $kind = fn (Measurement $each) => (string) preg_replace('/ \d+$/', '', $each->method);
+
+        return $kind($a) === $kind($b);
     }
 
     /** @return array<string, float> the latest resting rate and comfortable limits, as far as they were measured */
@@ -49,7 +76,8 @@ final class MeasureSheet
     private static function value(Measurement $measurement, Patient $patient): array
     {
         return [
-            'value' => $measurement->value, 'position' => $measurement->position->label(), 'method' => $measurement->method,
+            'value' => $measurement->value, 'words' => $measurement->details['words'] ?? null, 'position' => $measurement->position->label(), 'method' => $measurement->method,
+            'at' => $measurement->measured_at->toIso8601ZuluString(),
             'on' => $measurement->measured_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $measurement->practitioner->name,
         ];
     }

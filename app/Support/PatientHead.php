@@ -11,10 +11,16 @@ use IvoryPace\Safety\Flag;
 /** The line about a patient that heads every page of theirs. */
 final class PatientHead
 {
+    /** @return list<string> labels of the flags in force today */
+    public static function flags(Patient $patient): array
+    {
+        return array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::patient($patient, CarbonImmutable::now())->flags());
+    }
+
     /** @return array<string, mixed> */
     public static function of(Patient $patient, CarbonImmutable $now): array
     {
-        $patient->loadMissing(['latestScreening.answers.actions', 'activeProgramme.versions.items']);
+        $patient->loadMissing(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items']);
         $facts = PatientFactsOf::patient($patient, $now);
 
         return [
@@ -26,6 +32,7 @@ final class PatientHead
             'today' => $patient->dayOf($now)->date,
             'obstacle' => Safeguards::obstacle($patient),
             'has_programme' => $patient->activeProgramme !== null,
+            'open_session' => $patient->careSessions()->whereNull('closed_at')->value('id'),
         ];
     }
 }

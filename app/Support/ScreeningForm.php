@@ -4,33 +4,39 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\AskedForm;
 use App\Models\Patient;
+use App\Models\RaisedRedFlag;
 use App\Models\RedFlagAction;
+use App\Models\Screening;
 use App\Models\ScreeningAnswer;
-use IvoryPace\Assessment\Screening;
+use Carbon\CarbonImmutable;
+use IvoryPace\Assessment\Screening as Questions;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\RedFlag;
 
 /** The screening as the page asks and shows it. */
 final class ScreeningForm
 {
-    /** @return list<array<string, mixed>> groups of questions */
+    private const MOST = 30;
+
+    /** @return list<array{title: string, red: bool, source: string, questions: list<array{key: string, text: string}>}> groups of questions */
     public static function questions(): array
     {
         $groups = [];
         foreach (Flag::asked() as $flag) {
-            $groups[$flag->group()][] = ['key' => Screening::flagKey($flag), 'text' => ucfirst($flag->label())];
+            $groups[$flag->group()][] = ['key' => Questions::flagKey($flag), 'text' => ucfirst($flag->label())];
         }
 
         return [
             ['title' => 'Refer first', 'red' => true, 'questions' => array_map(fn (RedFlag $flag) => [
-                'key' => Screening::redKey($flag), 'text' => $flag->question(), 'note' => $flag->note(),
+                'key' => Questions::redKey($flag), 'text' => $flag->question(), 'note' => $flag->note(),
             ], RedFlag::cases()), 'source' => 'Each asked and answered by itself. Limits of the last four: '.RedFlag::LIMITS_SOURCE],
             ...array_map(fn (string $title, array $questions) => ['title' => $title, 'red' => false, 'source' => '', 'questions' => $questions], array_keys($groups), $groups),
         ];
     }
 
-    /** @return array<string, mixed>|null the latest screening, with what was done about red flags */
+    /** @return array<string, mixed>|null the latest screening */
     public static function latest(Patient $patient): ?array
     {
         $screening = $patient->latestScreening;
@@ -46,15 +52,51 @@ final class ScreeningForm
             'answers' => $screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer]),
             'ends_on' => (object) $screening->answers->whereNotNull('ends_on')
                 ->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->ends_on?->format('Y-m-d')])->all(),
-            'red_flags' => $screening->answers->sortBy('id')->filter(fn (ScreeningAnswer $answer) => $answer->answer && $answer->redFlag() !== null)
-                ->map(fn (ScreeningAnswer $answer) => [
-                    'id' => $answer->id,
-                    'label' => ucfirst((string) $answer->redFlag()?->label()),
-                    'actions' => $answer->actions->map(fn (RedFlagAction $action) => [
-                        'action' => $action->action, 'by' => $action->practitioner->name,
-                        'on' => $action->recorded_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
-                    ]),
-                ])->values(),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> red flags, open ones first, with what was done about them */
+    public static function redFlags(Patient $patient): array
+    {
+        $time = fn (CarbonImmutable $at) => $at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i');
+
+        return array_values($patient->redFlags()->with('actions.practitioner')->reorder()->orderByDesc('id')->limit(self::MOST)->get()
+            ->sortBy(fn (RaisedRedFlag $raised) => $raised->actions->isEmpty() ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
+                'id' => $raised->id,
+                'label' => ucfirst($raised->detail ?? $raised->flag->label()),
+                'raised' => match ($raised->source) {
+                    'home' => 'answered at home',
+                    'measured' => 'measured',
+                    default => 'answered in the screening',
+                }.', '.$time($raised->raised_at),
+                'actions' => $raised->actions->map(fn (RedFlagAction $action) => ['action' => $action->action, 'by' => $action->practitioner->name, 'on' => $time($action->recorded_at)]),
+            ])->all());
+    }
+
+    /** @return list<array<string, mixed>> earlier screenings, newest first: what was answered yes, by whom */
+    public static function history(Patient $patient): array
+    {
+        $labels = [];
+        foreach (self::questions() as $group) {
+            $labels += array_column($group['questions'], 'text', 'key');
+        }
+
+        return array_values($patient->screenings()->with(['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)])->orderByDesc('id')->limit(self::MOST)->get()
+            ->map(fn (Screening $screening) => [
+                'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'), 'by' => $screening->practitioner->name,
+                'from_patient' => $screening->asked_form_id !== null, 'yes' => $screening->answers->map(fn (ScreeningAnswer $answer) => $labels[$answer->question] ?? $answer->question),
+            ])->all());
+    }
+
+    /** @return array<string, mixed>|null what the patient answered at home and nobody has confirmed; or that it still waits there */
+    public static function fromHome(Patient $patient): ?array
+    {
+        $form = $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNull('settled_at')->orderByDesc('asked_at')->first();
+
+        return $form === null ? null : [
+            'id' => $form->id, 'answered' => $form->answered, 'of' => count(AskedForms::keys(AskedForm::SCREENING)),
+            'sent_on' => $form->completed_at?->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
+            'answers' => (object) array_map(fn (mixed $answer) => (bool) $answer, $form->completed_at === null ? [] : ($form->answers ?? [])),
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
@@ -37,6 +38,8 @@ final class TodayOf
             'day' => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->isoFormat('dddd D MMMM')],
             'clinic' => $patient->clinic->name,
             'emergency' => $patient->clinic->emergency_wording,
+            'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()
+                ->map(fn (AskedForm $form) => ['id' => $form->id, 'title' => AskedForms::name($form->form), 'answered' => $form->answered, 'of' => count(AskedForms::keys($form->form))]),
             'state' => match (true) {
                 $programme === null => 'none',
                 $version !== null => 'running',

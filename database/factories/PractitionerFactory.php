@@ -6,6 +6,7 @@ namespace Database\Factories;
 
 use App\Models\Clinic;
 use App\Models\Practitioner;
+use App\Models\Role;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /** @extends Factory<Practitioner> */
@@ -17,7 +18,7 @@ final class PractitionerFactory extends Factory
     public function definition(): array
     {
         return [
-            'clinic_id' => Clinic::factory(), 'name' => fake()->name(), 'profession' => 'physiotherapist',
+            'clinic_id' => Clinic::factory(), 'name' => fake()->name(), 'profession' => 'physiotherapist', 'role' => Role::Practitioner,
             'email' => fake()->unique()->userName().'@clinic.example', 'password' => 'a-long-password',
         ];
     }

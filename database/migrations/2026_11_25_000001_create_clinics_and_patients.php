@@ -23,6 +23,7 @@ return new class extends Migration
             $table->foreignId('clinic_id')->constrained();
             $table->string('name', 120);
             $table->string('profession', 120);
+            $table->string('role', 20)->default('practitioner');
             $table->string('email', 190)->unique();
             $table->string('password');
             $table->rememberToken();
@@ -39,6 +40,8 @@ return new class extends Migration
             $table->string('day_start', 5)->default('04:00');
             $table->text('contact')->nullable();
             $table->unsignedSmallInteger('minutes_a_day')->nullable();
+            // Lower end of the patient's own normal range, %: some live with less than others.
+            $table->unsignedTinyInteger('own_low_saturation')->nullable();
             $table->timestamps();
             $table->index(['clinic_id', 'name']);
             $table->index(['clinic_id', 'birth_date']);

@@ -46,7 +46,9 @@ return new class extends Migration
             $table->foreignUlid('patient_id')->constrained();
             $table->ulid('lineage')->nullable();
             $table->string('rule', 40);
-            $table->foreignId('practice_id')->constrained();
+            // The practice that was stopped, or the finding that a new fact brought.
+            $table->foreignId('practice_id')->nullable()->constrained();
+            $table->string('cause', 190)->nullable();
             $table->dateTime('from_at');
             $table->dateTime('until_at')->nullable();
             $table->foreignId('ended_by')->nullable()->constrained('practitioners');

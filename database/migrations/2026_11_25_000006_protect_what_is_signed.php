@@ -14,6 +14,7 @@ return new class extends Migration
         'finding_reasons' => 'A reason given for a finding',
         'screenings' => 'A completed screening',
         'screening_answers' => 'A screening answer',
+        'raised_red_flags' => 'A red flag',
         'red_flag_actions' => 'An action on a red flag',
         'consents' => 'A consent',
         'practices' => 'A practice log',

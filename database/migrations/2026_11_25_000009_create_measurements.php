@@ -10,11 +10,22 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // What a patient rates from 0 to 10, as chosen with the practitioner.
+        Schema::create('chosen_symptoms', function (Blueprint $table) {
+            $table->id();
+            $table->foreignUlid('patient_id')->constrained();
+            $table->string('name', 60);
+            $table->dateTime('dropped_at')->nullable();
+            $table->timestamps();
+            $table->unique(['patient_id', 'name']);
+        });
+
         Schema::create('measurements', function (Blueprint $table) {
             $table->id();
             $table->foreignUlid('patient_id')->constrained();
             $table->foreignId('practitioner_id')->constrained();
             $table->string('measure', 20);
+            $table->foreignId('chosen_symptom_id')->nullable()->constrained();
             $table->decimal('value', 7, 3);
             // Taps or tries that it was computed from, and what else was seen.
             $table->json('details')->nullable();
@@ -28,5 +39,6 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('measurements');
+        Schema::dropIfExists('chosen_symptoms');
     }
 };

@@ -167,8 +167,7 @@ final class BenchAndVersionsTest extends TestCase
     public function test_what_is_issued_or_signed_cannot_be_changed_even_by_raw_sql(): void
     {
         $this->screen(['flag.copd', 'red.chest-pain']);
-        $answer = DB::table('screening_answers')->where('question', 'red.chest-pain')->value('id');
-        DB::table('red_flag_actions')->insert(['screening_answer_id' => $answer, 'practitioner_id' => $this->practitioner->id, 'action' => 'x', 'recorded_at' => now()]);
+        $this->actOnRedFlags();
         $this->order(['finding_reasons' => [['HOLD-LONG' => 'A good reason.']]], ['ratio' => '4:12:6']);
         $version = ProgrammeVersion::query()->with('items')->sole();
         [, $credential] = $this->device();
@@ -176,7 +175,7 @@ final class BenchAndVersionsTest extends TestCase
 
         $columns = [
             'programme_versions' => 'review_on = "2030-01-01"', 'programme_items' => 'fields = "{}"', 'finding_reasons' => 'reason = "x"',
-            'screenings' => 'remark = "x"', 'screening_answers' => 'answer = 0', 'red_flag_actions' => 'action = "x"',
+            'screenings' => 'remark = "x"', 'screening_answers' => 'answer = 0', 'red_flag_actions' => 'action = "x"', 'raised_red_flags' => 'flag = "x"',
             'consents' => 'kind = "withdrawn"', 'practices' => 'effort = 0',
         ];
         foreach ($columns as $table => $change) {

@@ -28,6 +28,8 @@ final class CaseloadAndCourseTest extends TestCase
         $this->screen(['red.blue-lips']);
         self::assertSame('red-flag', $this->reason());
         $this->screen();
+        self::assertSame('red-flag', $this->reason(), 'a later no does not close it: an action does');
+        $this->actOnRedFlags();
         self::assertSame('no-programme', $this->reason());
         $version = $this->issue();
         self::assertSame('access-unused', $this->reason());

@@ -50,7 +50,7 @@ final class MeasureTest extends TestCase
         self::assertContains('COMFORT-LIMIT', array_column($answer->json('items.0.findings'), 'rule'));
         $this->get("/patients/{$this->patient->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page->where('measured.exhale', 4.5));
         $this->get("/patients/{$this->patient->id}/measure")->assertInertia(fn (AssertableInertia $page) => $page->component('Measure')
-            ->where('measures', function ($list) {
+            ->where('desk.measures', function ($list) {
                 $exhale = collect($list)->firstWhere('key', 'exhale');
                 self::assertEquals([4.5, 7.2, false], [$exhale['last']['value'], $exhale['first']['value'], $exhale['comparable']], 'another position is marked');
 

@@ -94,20 +94,12 @@ final class PatientAndScreeningTest extends TestCase
     {
         $this->screen(['red.blue-lips']);
         $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.obstacle', fn ($text) => str_contains($text, 'blue lips')));
-        $answer = ScreeningAnswer::query()->where('question', 'red.blue-lips')->sole();
+        $raised = $this->patient->openRedFlags()->sole();
 
-        $this->post($this->url("red-flags/{$answer->id}/actions"), ['line' => 'no'])->assertSessionHasErrors('line');
-        $this->post($this->url("red-flags/{$answer->id}/actions"), ['line' => 'Sent to the emergency department; seen, lungs clear.'])->assertRedirect();
+        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'no'])->assertSessionHasErrors('line');
+        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'Sent to the emergency department; seen, lungs clear.'])->assertRedirect();
         $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.obstacle', null));
-        self::assertSame($this->practitioner->name, $answer->actions()->sole()->practitioner->name);
-    }
-
-    public function test_an_action_cannot_be_put_on_an_answer_that_was_no(): void
-    {
-        $this->screen();
-        $answer = ScreeningAnswer::query()->where('question', 'red.blue-lips')->sole();
-
-        $this->post($this->url("red-flags/{$answer->id}/actions"), ['line' => 'Something was done.'])->assertNotFound();
+        self::assertSame($this->practitioner->name, $raised->actions()->sole()->practitioner->name);
     }
 
     private function url(string $path): string

@@ -167,7 +167,7 @@ final class PracticeTest extends TestCase
         self::assertSame('paused', $this->caseload()[0]['reason']);
 
         $this->travel(1)->hours();
-        app(\App\Actions\EndPause::class)($pause, $this->practitioner, 'Counts were too long.');
+        app(\App\Actions\EndPause::class)($this->patient, $pause, $this->practitioner, 'Counts were too long.');
         $this->travel(1)->hours();
         $this->send($stop)->assertCreated();
         self::assertSame(0, Pause::query()->whereNull('until_at')->count(), 'the stops before the look no longer count');

@@ -44,6 +44,14 @@ trait Scenario
         app(CompleteScreening::class)($patient ?? $this->patient, $this->practitioner, $answers);
     }
 
+    /** What was done is recorded for every open red flag. */
+    protected function actOnRedFlags(): void
+    {
+        foreach ($this->patient->openRedFlags()->get() as $raised) {
+            $raised->actions()->create(['practitioner_id' => $this->practitioner->id, 'action' => 'Seen by the GP.', 'recorded_at' => now()]);
+        }
+    }
+
     /** @param  array<string, mixed>  $fields */
     protected function issue(array $fields = [], int $basedOn = 0, ?string $reason = null, ?Patient $patient = null): ProgrammeVersion
     {

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AskForm;
+use App\Actions\BeginSession;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
 use App\Models\OwnWork;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Models\ScreeningAnswer;
+use App\Models\RaisedRedFlag;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
@@ -28,8 +30,7 @@ final class WhoMayOpenWhatTest extends TestCase
         parent::setUp();
         $this->clinicWithPatient();
         $this->screen(['red.chest-pain']);
-        ScreeningAnswer::query()->where('question', 'red.chest-pain')->sole()->actions()
-            ->create(['practitioner_id' => $this->practitioner->id, 'action' => 'Seen by the GP.', 'recorded_at' => now()]);
+        $this->actOnRedFlags();
         $this->issue();
     }
 
@@ -86,11 +87,11 @@ final class WhoMayOpenWhatTest extends TestCase
     {
         $mine = Patient::factory()->create(['practitioner_id' => $this->practitioner->id, 'clinic_id' => $this->practitioner->clinic_id]);
         [$device] = $this->device();
-        $answer = ScreeningAnswer::query()->where('question', 'red.chest-pain')->sole();
+        $flag = RaisedRedFlag::query()->sole();
 
         $this->actingAs($this->practitioner, 'practitioner');
         $this->deleteJson("/patients/{$mine->id}/devices/{$device->id}")->assertNotFound();
-        $this->postJson("/patients/{$mine->id}/red-flags/{$answer->id}/actions", ['line' => 'Something was done.'])->assertNotFound();
+        $this->postJson("/patients/{$mine->id}/red-flags/{$flag->id}/actions", ['line' => 'Something was done.'])->assertNotFound();
         self::assertNull($device->refresh()->revoked_at);
     }
 
@@ -141,7 +142,7 @@ final class WhoMayOpenWhatTest extends TestCase
     private function routes(callable $which): array
     {
         [$device] = $this->device();
-        $answer = ScreeningAnswer::query()->where('question', 'red.chest-pain')->sole();
+        $flag = RaisedRedFlag::query()->sole();
         $routes = [];
         foreach (Routes::getRoutes()->getRoutes() as $route) {
             assert($route instanceof Route);
@@ -150,7 +151,9 @@ final class WhoMayOpenWhatTest extends TestCase
                 continue;
             }
             $routes[] = [$method, '/'.strtr($route->uri(), [
-                '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{answer}' => (string) $answer->id, '{pause}' => '1',
+                '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{flag}' => (string) $flag->id, '{pause}' => '1',
+                '{careSession}' => app(BeginSession::class)($this->patient, $this->practitioner)->id, '{step?}' => 'measure', '{step}' => 'measure',
+                '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{practitioner}' => (string) $this->practitioner->id,
                 '{key?}' => 'square', '{key}' => 'end-of-shift', '{ownExercise}' => $this->own(new OwnExercise)->id, '{ownRoutine}' => $this->own(new OwnRoutine)->id, '{ownTemplate}' => $this->own(new OwnTemplate)->id,
             ])];
         }

@@ -12,6 +12,7 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Support\PatientHead;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -50,12 +51,14 @@ final class AccessController
         ]);
     }
 
-    public function store(Patient $patient, #[CurrentUser] Practitioner $practitioner, MakeAccessLink $make): RedirectResponse
+    public function store(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, MakeAccessLink $make): RedirectResponse|JsonResponse
     {
         $link = $make($patient, $practitioner);
         $address = rtrim(config()->string('app.url'), '/')."/enter#{$link['token']}";
 
-        return redirect("/patients/{$patient->id}/access")->with('new_link', ['address' => $address, 'code' => $link['code'], 'days' => MakeAccessLink::DAYS]);
+        $shown = ['address' => $address, 'code' => $link['code'], 'days' => MakeAccessLink::DAYS];
+
+        return $request->wantsJson() ? response()->json($shown, 201) : redirect("/patients/{$patient->id}/access")->with('new_link', $shown);
     }
 
     public function withdraw(Patient $patient, #[CurrentUser] Practitioner $practitioner, WithdrawConsent $withdraw): RedirectResponse

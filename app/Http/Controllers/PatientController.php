@@ -27,7 +27,7 @@ final class PatientController
     public function store(PatientRequest $request, #[CurrentUser] Practitioner $practitioner): RedirectResponse
     {
         $patient = Patient::query()->create([
-            ...$request->validated(),
+            ...$request->details(),
             'clinic_id' => $practitioner->clinic_id,
             'practitioner_id' => $practitioner->id,
         ]);

@@ -17,8 +17,8 @@ final class PauseController
     public function end(LineRequest $request, Patient $patient, Pause $pause, #[CurrentUser] Practitioner $practitioner, EndPause $end): RedirectResponse
     {
         abort_unless($pause->patient_id === $patient->id, 404);
-        $end($pause, $practitioner, $request->line());
+        $end($patient, $pause, $practitioner, $request->line());
 
-        return redirect("/patients/{$patient->id}")->with('flash', 'The exercise goes on.');
+        return back(fallback: "/patients/{$patient->id}")->with('flash', 'The exercise goes on.');
     }
 }

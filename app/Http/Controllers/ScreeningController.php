@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\CompleteScreening;
 use App\Http\Requests\ScreeningRequest;
+use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Support\PatientHead;
@@ -19,23 +20,30 @@ final class ScreeningController
 {
     public function show(Patient $patient): Response
     {
-        $patient->load('latestScreening.answers.actions.practitioner', 'latestScreening.practitioner');
+        $patient->load('latestScreening.answers', 'latestScreening.practitioner', 'openRedFlags');
 
         return Inertia::render('Screening', [
             'patient' => PatientHead::of($patient, now()),
             'questions' => ScreeningForm::questions(),
             'latest' => ScreeningForm::latest($patient),
+            'red_flags' => ScreeningForm::redFlags($patient),
+            'history' => ScreeningForm::history($patient),
+            'from_home' => ScreeningForm::fromHome($patient),
+            'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
         ]);
     }
 
     public function store(ScreeningRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, CompleteScreening $complete): RedirectResponse
     {
+        $confirms = $request->filled('confirms')
+            ? $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->find($request->string('confirms')->value()) : null;
         $complete(
             $patient, $practitioner, $request->answers(), $request->endDates(),
             $request->filled('pregnancy_weeks') ? $request->integer('pregnancy_weeks') : null,
             $request->filled('remark') ? $request->string('remark')->value() : null,
+            $confirms,
         );
 
-        return redirect("/patients/{$patient->id}/screening")->with('flash', 'Screening kept.');
+        return back(fallback: "/patients/{$patient->id}/screening")->with('flash', 'Screening kept.');
     }
 }

@@ -28,7 +28,9 @@ final class VersionController
 
         $request->session()->flash('flash', "Version {$version->number} issued; in force from {$version->in_force_from->format('j M')}.");
 
-        return response()->json(['go_to' => $hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access"], 201);
+        $session = $patient->careSessions()->whereNull('closed_at')->whereKey($request->string('session')->value())->first();
+
+        return response()->json(['go_to' => $session !== null ? "/patients/{$patient->id}/sessions/{$session->id}/hand-over" : ($hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access")], 201);
     }
 
     public function show(Patient $patient, int $number): Response

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\Practitioner;
+use App\Models\Role;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -19,7 +20,7 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'who' => $who instanceof Practitioner ? ['name' => $who->name, 'clinic' => $who->clinic->name] : null,
+            'who' => $who instanceof Practitioner ? ['name' => $who->name, 'clinic' => $who->clinic->name, 'is_lead' => $who->role === Role::Lead] : null,
             'today' => $who instanceof Practitioner ? now($who->clinic->time_zone)->format('D j M') : null,
             'flash' => fn () => $request->session()->get('flash'),
         ];

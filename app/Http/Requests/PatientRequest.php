@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Patient;
+use App\Models\Practitioner;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
 
 final class PatientRequest extends FormRequest
 {
@@ -18,6 +21,7 @@ final class PatientRequest extends FormRequest
             'day_start' => ['required', 'date_format:H:i'],
             'contact' => ['nullable', 'string', 'max:300'],
             'minutes_a_day' => ['nullable', 'integer', 'between:1,240'],
+            'is_other' => ['sometimes', 'boolean'],
         ];
     }
 
@@ -35,5 +39,34 @@ final class PatientRequest extends FormRequest
             'minutes_a_day.between' => 'Between 1 and 240 minutes, or leave it empty.',
             'minutes_a_day.integer' => 'Whole minutes, or leave it empty.',
         ];
+    }
+
+    /**
+     * Someone of this name and date of birth may be here already: asked once, with who it is.
+     *
+     * @return list<callable(Validator): void>
+     */
+    public function after(): array
+    {
+        return [function (Validator $validator) {
+            $who = $this->user('practitioner');
+            $present = $this->route('patient');
+            $presentId = $present instanceof Patient ? $present->id : null;
+            if ($validator->errors()->isNotEmpty() || ! $who instanceof Practitioner || $this->boolean('is_other')) {
+                return;
+            }
+            $same = Patient::query()->where('clinic_id', $who->clinic_id)->where('name', $this->string('name')->trim()->value())->where('birth_date', $this->string('birth_date')->value())
+                ->when($presentId !== null, fn ($query) => $query->whereKeyNot($presentId))->with('practitioner')->first();
+            if ($same !== null) {
+                $validator->errors()->add('is_other', "A patient of this name and date of birth is here already, with {$same->practitioner->name}, added {$same->created_at->format('j M Y')}.");
+                $validator->errors()->add('same', $same->id);
+            }
+        }];
+    }
+
+    /** @return array<string, mixed> */
+    public function details(): array
+    {
+        return $this->safe()->except('is_other');
     }
 }

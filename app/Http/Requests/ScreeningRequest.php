@@ -18,6 +18,7 @@ final class ScreeningRequest extends FormRequest
             'ends_on' => ['sometimes', 'array'],
             'ends_on.*' => ['nullable', 'date_format:Y-m-d', 'after:yesterday'],
             'pregnancy_weeks' => ['nullable', 'integer', 'between:1,42'],
+            'confirms' => ['nullable', 'string', 'max:26'],
             'remark' => ['nullable', 'string', 'max:2000'],
         ];
     }

@@ -19,6 +19,7 @@ final class VersionRequest extends FormRequest
             'goal' => ['sometimes', 'array'],
             'goal.*' => ['nullable'],
             'patient_note' => ['nullable', 'string', 'max:2000'],
+            'session' => ['nullable', 'string', 'max:26'],
             'weeks' => ['required', 'integer', 'between:1,52'],
             'review_on' => ['required', 'date_format:Y-m-d'],
             'starts_on' => ['nullable', 'date_format:Y-m-d'],

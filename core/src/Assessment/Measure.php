@@ -14,11 +14,44 @@ enum Measure: string
     case Inhale = 'inhale';
     case Hold = 'hold';
     case Exhale = 'exhale';
+    case Ceiling = 'ceiling';
+    case HandCheck = 'hand-check';
     case RibExpansion = 'rib-expansion';
+    case Rhythm = 'rhythm';
     case Pulse = 'pulse';
     case Saturation = 'saturation';
     case Systolic = 'systolic';
+    case Diastolic = 'diastolic';
     case PeakFlow = 'peak-flow';
+    case Symptom = 'symptom';
+
+    /** @return list<self> those that every patient has; symptoms are chosen for each */
+    public static function ofEveryone(): array
+    {
+        $measures = [];
+        foreach (self::cases() as $measure) {
+            if ($measure !== self::Symptom) {
+                $measures[] = $measure;
+            }
+        }
+
+        return $measures;
+    }
+
+    /** How it is taken. */
+    public function how(): Taking
+    {
+        return match ($this) {
+            self::RestingRate => Taking::Taps,
+            self::Inhale, self::Hold, self::Exhale => Taking::Tries,
+            self::Ceiling => Taking::Ceiling,
+            self::HandCheck => Taking::Hands,
+            self::RibExpansion => Taking::Ribs,
+            self::Rhythm => Taking::Rhythm,
+            self::Symptom => Taking::Rating,
+            default => Taking::Typed,
+        };
+    }
 
     public function label(): string
     {
@@ -27,11 +60,16 @@ enum Measure: string
             self::Inhale => 'Comfortable inhale',
             self::Hold => 'Comfortable hold',
             self::Exhale => 'Comfortable exhale or hum',
+            self::Ceiling => 'Comfort ceiling',
+            self::HandCheck => 'Hand check',
             self::RibExpansion => 'Rib expansion',
+            self::Rhythm => 'Route and rhythm',
             self::Pulse => 'Pulse',
             self::Saturation => 'Oxygen saturation',
             self::Systolic => 'Systolic pressure',
+            self::Diastolic => 'Diastolic pressure',
             self::PeakFlow => 'Peak flow',
+            self::Symptom => 'Symptom',
         };
     }
 
@@ -39,12 +77,15 @@ enum Measure: string
     {
         return match ($this) {
             self::RestingRate => 'breaths/min',
-            self::Inhale, self::Hold, self::Exhale => 's',
+            self::Inhale, self::Hold, self::Exhale, self::Ceiling => 's',
+            self::HandCheck => '% at the chest',
             self::RibExpansion => 'cm',
+            self::Rhythm => 'sighs in 5 min',
             self::Pulse => 'beats/min',
             self::Saturation => '%',
-            self::Systolic => 'mmHg',
+            self::Systolic, self::Diastolic => 'mmHg',
             self::PeakFlow => 'l/min',
+            self::Symptom => 'of 10',
         };
     }
 
@@ -54,11 +95,16 @@ enum Measure: string
         return match ($this) {
             self::RestingRate => [2, 80],
             self::Inhale, self::Hold, self::Exhale => [0.5, 120],
+            self::Ceiling => [0.5, 60],
+            self::HandCheck => [0, 100],
             self::RibExpansion => [0, 20],
+            self::Rhythm => [0, 50],
             self::Pulse => [20, 250],
             self::Saturation => [50, 100],
             self::Systolic => [50, 280],
+            self::Diastolic => [20, 180],
             self::PeakFlow => [30, 900],
+            self::Symptom => [0, 10],
         };
     }
 
@@ -75,18 +121,23 @@ enum Measure: string
             self::Inhale => [1.5, 12],
             self::Hold => [1, 40],
             self::Exhale => [2, 40],
+            self::Ceiling => [2, 15],
+            self::HandCheck => [0, 100],
             self::RibExpansion => [1, 9],
+            self::Rhythm => [0, 20],
             self::Pulse => [41, 130],
             self::Saturation => [92, 100],
             self::Systolic => [91, 219],
+            self::Diastolic => [41, 119],
             self::PeakFlow => [100, 800],
+            self::Symptom => [0, 10],
         };
     }
 
     /** The best of several tries, in seconds. */
     public function isLimit(): bool
     {
-        return $this === self::Inhale || $this === self::Hold || $this === self::Exhale;
+        return $this->how() === Taking::Tries;
     }
 
     /** @throws InvalidValue when it is impossible, with the range */

@@ -19,6 +19,14 @@ final class Screening
         ];
     }
 
+    /** @return list<string> keys that a patient can answer alone: all but what has to be measured */
+    public static function keysForPatients(): array
+    {
+        $measured = array_map(self::redKey(...), array_filter(RedFlag::cases(), fn (RedFlag $flag) => $flag->isMeasured()));
+
+        return array_values(array_diff(self::keys(), $measured));
+    }
+
     public static function redKey(RedFlag $flag): string
     {
         return "red.{$flag->value}";

@@ -15,6 +15,9 @@ final readonly class CaseloadFacts
      * @param  int  $daysSinceAdded  whole days since the patient was added
      * @param  StopSymptom|null  $getHelp  a get-help symptom that nobody has looked at
      * @param  string|null  $pausedExercise  name of an exercise paused by rule, not looked at
+     * @param  array{title: string, exercise: string, paused: bool}|null  $newFinding  the gravest that a new fact brought and nobody has looked at
+     * @param  int|null  $screeningWaits  whole days since the patient sent answers that nobody has confirmed
+     * @param  bool  $redFlagFromHome  the first open red flag was answered at home
      * @param  int  $stopsLately  practices stopped for a symptom in the last 7 days
      * @param  StopSymptom|null  $lastStop  the latest of them
      * @param  int  $presentGap  scheduled days in a row without practice, up to now
@@ -40,6 +43,9 @@ final readonly class CaseloadFacts
         public bool $accessUsed = false,
         public ?int $reviewOverdue = null,
         public bool $hasEnded = false,
+        public ?array $newFinding = null,
+        public ?int $screeningWaits = null,
+        public bool $redFlagFromHome = false,
     ) {
     }
 }

@@ -28,6 +28,13 @@ final readonly class CaseloadLine
                 CaseloadReason::Paused, ucfirst($facts->lastStop?->label() ?? 'a symptom').' twice',
                 "in the last 3 practices; {$facts->pausedExercise} is paused.",
             ),
+            $facts->newFinding !== null => new self(
+                CaseloadReason::NewFinding, $facts->newFinding['title'],
+                $facts->newFinding['paused'] ? "after a new answer; {$facts->newFinding['exercise']} is paused until you have looked." : "after a new answer, for {$facts->newFinding['exercise']}.",
+            ),
+            $facts->screeningWaits !== null => new self(
+                CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
+            ),
             ! $facts->hasProgramme => self::withoutProgramme($facts),
             $facts->lastStop !== null => new self(
                 CaseloadReason::StoppedOnce, ucfirst($facts->lastStop->label()),
@@ -55,10 +62,11 @@ final readonly class CaseloadLine
     private static function redFlag(CaseloadFacts $facts): self
     {
         $number = count($facts->openRedFlags);
+        $where = $facts->redFlagFromHome ? 'answered at home' : 'is open';
 
         return new self(
             CaseloadReason::RedFlag, ucfirst($facts->openRedFlags[0]->label()),
-            $number === 1 ? 'answered in the screening; no action recorded.' : 'and '.($number - 1).' more answered in the screening; no action recorded.',
+            $number === 1 ? "$where; no action recorded." : "$where, and ".($number - 1).' more; no action recorded.',
         );
     }
 

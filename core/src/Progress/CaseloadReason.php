@@ -10,6 +10,8 @@ enum CaseloadReason: string
     case RedFlag = 'red-flag';
     case GetHelp = 'get-help';
     case Paused = 'paused';
+    case NewFinding = 'new-finding';
+    case ScreeningWaiting = 'screening-waiting';
     case StoppedOnce = 'stopped-once';
     case NoPractice = 'no-practice';
     case AccessUnused = 'access-unused';
@@ -31,6 +33,8 @@ enum CaseloadReason: string
             self::RedFlag => 'Red flag',
             self::GetHelp => 'Needed help',
             self::Paused => 'Paused',
+            self::NewFinding => 'New finding',
+            self::ScreeningWaiting => 'Answers waiting',
             self::NoPractice => 'No practice',
             self::AccessUnused => 'Access not used',
             self::ReviewOverdue => 'Review overdue',

@@ -11,6 +11,9 @@ final class PauseRules
 
     public const TWICE_IN_THREE = 'PAUSE-TWICE-IN-THREE';
 
+    /** A new fact about the patient makes an exercise need a reason that nobody has given. */
+    public const NEW_FINDING = 'PAUSE-NEW-FINDING';
+
     private const LOOK_AT = 3;
 
     private const STOPS = 2;

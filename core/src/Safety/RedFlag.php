@@ -69,13 +69,18 @@ enum RedFlag: string
         };
     }
 
+    /** True when only an instrument can tell. */
+    public function isMeasured(): bool
+    {
+        return in_array($this, [self::RestingRate, self::Saturation, self::Pulse, self::SystolicPressure], true);
+    }
+
     /** What to bear in mind with the question; null when there is nothing. */
     public function note(): ?string
     {
         return match ($this) {
             self::FastDeepBreathing => 'It may be compensating: diabetes, kidneys, infection.',
-            self::RestingRate, self::Saturation, self::Pulse, self::SystolicPressure => 'Adults, not in pregnancy.',
-            default => null,
+            default => $this->isMeasured() ? 'Adults, not in pregnancy.' : null,
         };
     }
 }

@@ -6,6 +6,7 @@ namespace Database\Seeders\Demo;
 
 use App\Models\Clinic;
 use App\Models\Practitioner;
+use App\Models\Role;
 use Illuminate\Database\Seeder;
 
 /** Two invented clinics. Everything is made up; dates are relative to the day of seeding, chance has a fixed seed. */
@@ -17,14 +18,14 @@ final class DemoSeeder extends Seeder
     {
         mt_srand(8420);
         $quay = $this->clinic('Harrow Quay Breathing Clinic', 'Europe/Lisbon');
-        $nora = $this->practitioner($quay, 'Nora Ashgrove', 'respiratory physiotherapist', 'nora@harrowquay.example');
+        $nora = $this->practitioner($quay, 'Nora Ashgrove', 'respiratory physiotherapist', 'nora@harrowquay.example', Role::Lead);
         $idris = $this->practitioner($quay, 'Idris Penwarden', 'counsellor', 'idris@harrowquay.example');
         $tamsin = $this->practitioner($quay, 'Tamsin Orrick', 'breathing therapist', 'tamsin@harrowquay.example');
         (new HarrowQuay($nora, $idris, $tamsin))->seed();
         OwnWorkOfTheQuay::seed($nora);
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');
-        $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example');
+        $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example', Role::Lead);
         (new Millrace(Practitioner::query()->where('clinic_id', $millrace->id)->sole()))->seed();
     }
 
@@ -37,10 +38,10 @@ final class DemoSeeder extends Seeder
         ]);
     }
 
-    private function practitioner(Clinic $clinic, string $name, string $profession, string $email): Practitioner
+    private function practitioner(Clinic $clinic, string $name, string $profession, string $email, Role $role = Role::Practitioner): Practitioner
     {
         return Practitioner::query()->create([
-            'clinic_id' => $clinic->id, 'name' => $name, 'profession' => $profession, 'email' => $email, 'password' => self::PASSWORD,
+            'clinic_id' => $clinic->id, 'name' => $name, 'profession' => $profession, 'email' => $email, 'role' => $role, 'password' => self::PASSWORD,
         ]);
     }
 }

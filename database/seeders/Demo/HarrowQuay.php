@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
+use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
 /** The patients of a three-person practice over a chandler's shop, one for each state that the application knows. */
@@ -100,7 +101,7 @@ final readonly class HarrowQuay
         // A signwriter: screened, red flag acted on, no programme yet.
         (new InventedPatient($this->idris, 3, ['name' => 'Kit Rosevear', 'birth_date' => '2001-10-05']))
             ->screened(3, ['red.weight-loss-or-fever', 'flag.panic'])
-            ->redFlagActed(3, 'red.weight-loss-or-fever', 'Seen by Dr Amery on Friday, blood tests normal, no objection to breathing practice.');
+            ->redFlagActed(3, RedFlag::WeightLossOrFever, 'Seen by Dr Amery on Friday, blood tests normal, no objection to breathing practice.');
         // New with nothing yet: a tide-gauge reader.
         new InventedPatient($this->nora, 0, ['name' => 'Maud Trevanion', 'birth_date' => '1988-07-07', 'minutes_a_day' => 15]);
     }

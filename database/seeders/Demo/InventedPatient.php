@@ -23,6 +23,7 @@ use IvoryPace\Assessment\Screening;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
 /** One invented patient, played through the real rules: every step goes the way that it goes in the application. */
@@ -52,15 +53,15 @@ final class InventedPatient
         foreach ($yes as $question) {
             $answers[$question] = true;
         }
-        $this->at($daysAgo, '10:10', fn () => (new CompleteScreening)($this->patient, $this->by, $answers, $endDates, $weeks));
+        $this->at($daysAgo, '10:10', fn () => app(CompleteScreening::class)($this->patient, $this->by, $answers, $endDates, $weeks));
 
         return $this;
     }
 
-    public function redFlagActed(int $daysAgo, string $question, string $action): self
+    public function redFlagActed(int $daysAgo, RedFlag $flag, string $action): self
     {
-        $this->at($daysAgo, '10:15', function () use ($question, $action) {
-            $this->patient->refresh()->latestScreening?->answers->firstWhere('question', $question)?->actions()
+        $this->at($daysAgo, '10:15', function () use ($flag, $action) {
+            $this->patient->openRedFlags()->where('flag', $flag)->first()?->actions()
                 ->create(['practitioner_id' => $this->by->id, 'action' => $action, 'recorded_at' => now()]);
         });
 
@@ -75,7 +76,7 @@ final class InventedPatient
     {
         $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons) {
             $today = $this->patient->dayOf(CarbonImmutable::now());
-            (new IssueVersion)($this->patient, $this->by, new VersionOrder(
+            app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
                 items: [$fields], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
                 startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons],
             ));
@@ -155,7 +156,7 @@ final class InventedPatient
     {
         $this->at($daysAgo, '12:00', function () use ($found) {
             foreach ($this->patient->pauses()->goingOn()->get() as $pause) {
-                (new EndPause)($pause, $this->by, $found);
+                app(EndPause::class)($this->patient, $pause, $this->by, $found);
             }
         });
 

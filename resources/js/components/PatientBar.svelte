@@ -1,12 +1,12 @@
 <script lang="ts">
-    import { Link } from '@inertiajs/svelte';
+    import { Link, router } from '@inertiajs/svelte';
     import type { PatientHead } from '../types/pages';
 
-    interface Props { patient: PatientHead; here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version'; note?: string }
+    interface Props { patient: PatientHead; here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version' | 'record'; note?: string }
 
     let { patient, here, note = '' }: Props = $props();
 
-    const rooms = [['course', 'Course', ''], ['screening', 'Screening', '/screening'], ['measure', 'Measure', '/measure'], ['bench', 'Bench', '/bench'], ['access', 'Access', '/access']] as const;
+    const rooms = [['course', 'Course', ''], ['screening', 'Screening', '/screening'], ['measure', 'Measure', '/measure'], ['bench', 'Bench', '/bench'], ['access', 'Access', '/access'], ['record', 'Record', '/record']] as const;
 </script>
 
 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pt-4 pb-2.5">
@@ -17,6 +17,7 @@
         {#each rooms as [key, name, path] (key)}
             <Link href="/patients/{patient.id}{path}" class={here === key ? 'border-b-2 border-ink font-semibold' : 'text-reed'} aria-current={here === key ? 'page' : undefined}>{name}</Link>
         {/each}
+        <button type="button" class="plain" onclick={() => router.post(`/patients/${patient.id}/sessions`)}>{patient.open_session ? 'Go on with the session' : 'Begin a session'}</button>
     </nav>
 </div>
 {#if patient.obstacle && here !== 'screening'}

@@ -12,6 +12,7 @@
         {#each flags as flag (flag.id)}
             <div class="mt-3 border-t border-rule pt-3">
                 <h3 class="text-base">{flag.label}</h3>
+                <p class="text-sm text-muted">{flag.raised}</p>
                 {#each flag.actions as action (action.on + action.action)}
                     <p class="mt-1 whitespace-pre-line">{action.action}</p>
                     <p class="text-sm text-muted">{action.by}, {action.on}</p>

@@ -1,9 +1,10 @@
 <script lang="ts">
     import { Link, page, router } from '@inertiajs/svelte';
     import type { Snippet } from 'svelte';
+    import Shortcuts from './Shortcuts.svelte';
     import Trouble from './Trouble.svelte';
 
-    interface Props { title: string; current?: 'caseload' | 'exercises' | ''; children: Snippet }
+    interface Props { title: string; current?: 'caseload' | 'exercises' | 'clinic' | ''; children: Snippet }
 
     let { title, current = '', children }: Props = $props();
 
@@ -19,6 +20,7 @@
         <nav aria-label="Rooms" class="flex gap-6">
             <Link href="/" class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'caseload' ? 'page' : undefined}>Caseload</Link>
             <Link href="/exercises" class="pb-1 {current === 'exercises' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'exercises' ? 'page' : undefined}>Exercises</Link>
+            <Link href="/clinic" class="pb-1 {current === 'clinic' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'clinic' ? 'page' : undefined}>Clinic</Link>
             <Link href="/patients/new" class="pb-1 text-muted">Add a patient</Link>
         </nav>
         <div class="ml-auto flex items-baseline gap-5 text-[0.95rem]">
@@ -31,6 +33,7 @@
     </div>
 </header>
 <Trouble />
+<Shortcuts />
 {#if shared.flash}
     <p class="mx-auto max-w-[1280px] px-9 pt-3 text-moss" role="status">{shared.flash}</p>
 {/if}

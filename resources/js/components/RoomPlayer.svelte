@@ -9,9 +9,16 @@
     import type { RoomPlay } from '../types/exercises';
     import Ridge from './Ridge.svelte';
 
-    interface Props { play: RoomPlay; context: AudioContext; onleave: () => void }
+    interface Props { play: RoomPlay; context: AudioContext; endsWhenEnough?: boolean; onleave: (end: { enoughStep: number | null; isOver: boolean }) => void }
 
-    let { play, context, onleave }: Props = $props();
+    let { play, context, endsWhenEnough = false, onleave }: Props = $props();
+
+    const leave = (): void => onleave({ enoughStep: engine.enoughStep, isOver });
+
+    function enough(): void {
+        engine.enough();
+        if (endsWhenEnough) leave();
+    }
 
     const engine = untrack(() => new PlayerEngine(play.timeline, context));
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -46,7 +53,7 @@
     }
 
     function key(event: KeyboardEvent): void {
-        if (event.key === 'Escape') { event.preventDefault(); onleave(); }
+        if (event.key === 'Escape') { event.preventDefault(); leave(); }
         if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) { event.preventDefault(); engine.tap(); }
     }
 </script>
@@ -61,10 +68,10 @@
     <p class="count" aria-hidden="true" style:opacity={stage.sight}>{isPaused || isOver ? '' : stage.wordKey === null ? stage.number : say(stage.wordKey)}</p>
     <Ridge shape={stage.shape} width={640} height={92} inked={stage.inked} label={play.name} />
     <div class="mt-3 flex flex-wrap gap-3" bind:this={stopButton}>
-        <Button color="alternative" onclick={onleave} aria-keyshortcuts="Escape">{isOver ? 'Close' : 'Stop'}</Button>
+        <Button color="alternative" onclick={leave} aria-keyshortcuts="Escape">{isOver ? 'Close' : 'Stop'}</Button>
         {#if !isOver}<Button color="alternative" onclick={pause}>{isPaused ? 'Go on' : 'Pause'}</Button>{/if}
         {#if isOpen && !isOver}<Button onclick={() => engine.tap()}>It has ended</Button>{/if}
-        {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={() => engine.enough()}>Long enough</Button>{/if}
+        {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={enough}>Long enough</Button>{/if}
     </div>
 </section>
 

@@ -1,6 +1,6 @@
 /** An answer that is not what was asked for, in words for the person. */
 export class Refusal extends Error {
-    constructor(readonly status: number, message: string, readonly errors: Record<string, string> = {}) {
+    constructor(readonly status: number, message: string, readonly errors: Record<string, string> = {}, readonly body: object = {}) {
         super(message);
     }
 }
@@ -19,7 +19,7 @@ export async function sendJson<T>(url: string, method: 'GET' | 'POST' | 'PUT' | 
     if (!response.ok) {
         const problem = answer as ProblemBody;
         const errors = Object.fromEntries(Object.entries(problem.errors ?? {}).map(([field, texts]) => [field, texts[0] ?? '']));
-        throw new Refusal(response.status, Object.values(errors)[0] ?? problem.message ?? '', errors);
+        throw new Refusal(response.status, Object.values(errors)[0] ?? problem.message ?? '', errors, problem);
     }
     return answer as T;
 }

@@ -20,11 +20,13 @@
     import ShortAndWhy from '../components/bench/ShortAndWhy.svelte';
     import WeekMinutes from '../components/bench/WeekMinutes.svelte';
     import PatientBar from '../components/PatientBar.svelte';
+    import SessionBar from '../components/session/SessionBar.svelte';
     import Ridge from '../components/Ridge.svelte';
     import Room from '../components/Room.svelte';
     import RoomPlayer from '../components/RoomPlayer.svelte';
     import { formToken, Refusal, sendJson } from '../lib/http';
     import type { RoomPlay } from '../types/exercises';
+    import type { SessionHeadView } from '../types/session';
     import type { BenchAnswer, BenchChoices, PatientHead, TechniqueChoice } from '../types/pages';
 
     interface Props {
@@ -34,12 +36,14 @@
         draft: { weeks: number; starts_on: string; review_on: string; rated_symptom: string; goal: GoalFields };
         answer: BenchAnswer;
         measured: Record<string, number>;
+        /** The session it is opened in. */
+        session: SessionHeadView | null;
     }
 
     interface Rest { weeks: string; starts_on: string; review_on: string; rated_symptom: string; reason: string; based_on: number; goal: GoalFields }
     interface Kept { draft: Draft; rest: Rest; reasons: Record<string, Record<string, string>> }
 
-    let { patient, choices, version, draft, answer, measured }: Props = $props();
+    let { patient, choices, version, draft, answer, measured, session }: Props = $props();
 
     const bench = untrack(() => new Bench(patient.id, answer));
     let rest = $state<Rest>(untrack(() => ({
@@ -61,6 +65,7 @@
     const isRoutine = $derived(bench.fields.kind === 'routine');
     const technique = $derived(isRoutine ? undefined : (choices.techniques.find(isPresent) ?? choices.techniques.find((each) => each.key === bench.fields.technique) ?? choices.techniques[0]));
     const next = $derived((version?.number ?? 0) + 1);
+    const barNote = $derived(version ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}` : 'first version');
     /** Problems of an exercise are shown where it is typed; here stands which one has them. */
     const general = $derived(errors.programme ?? Object.entries(errors).filter(([field]) => field.startsWith('items.')).map(([field, text]) => `${bench.of(bench.items[Number(field.split('.')[1])]?.id ?? '')?.name ?? `Exercise ${Number(field.split('.')[1]) + 1}`}: ${text}`)[0] ?? bench.answer.error);
     const panels = $derived([['led', 'How it is led'], ['ladder', 'Ladder'], ['fit', 'Fit, tap'], ['compare', 'Compare'], ['more', 'Short version, why'], ['goal', 'Goal'], ['start', 'Templates, files']] as const);
@@ -146,7 +151,7 @@
         try {
             const given = $state.snapshot(reasons);
             const order = {
-                ...$state.snapshot(rest), items: bench.draft().items, school: bench.school, patient_note: patientNote,
+                ...$state.snapshot(rest), items: bench.draft().items, school: bench.school, patient_note: patientNote, session: session?.id ?? null,
                 finding_reasons: bench.draft().items.map((item) => given[item.id] ?? {}),
             };
             const { go_to } = await sendJson<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order, formToken());
@@ -170,7 +175,7 @@
 <svelte:window onkeydown={key} onbeforeunload={warn} />
 
 <Room title="Bench for {patient.name}">
-    <PatientBar {patient} here="bench" note={version ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}` : 'first version'} />
+    {#if session}<SessionBar {patient} {session} note={barNote} />{:else}<PatientBar {patient} here="bench" note={barNote} />{/if}
     <form onsubmit={submit} novalidate>
         {#if preview}<IssuePreview {preview} bind:note={patientNote} number={next} isBusy={isIssuing} onleave={() => { preview = null; }} />{/if}
         <div class="grid grid-cols-[11.5rem_1fr_15.5rem] border-b border-ink">

@@ -9,7 +9,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, programme, stops, practices }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, programme, stops, practices }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -24,6 +24,16 @@
             <LineForm id="pause-{pause.id}" url="/patients/{patient.id}/pauses/{pause.id}/end" label="What you found" button="I have looked; let it go on" />
         </section>
     {/each}
+    {#if new_findings.length > 0}
+        <section class="mt-4 grid items-start gap-8 border-l-8 border-ochre bg-card px-5 py-4 md:grid-cols-[1fr_24rem]" aria-label="New findings">
+            <div>
+                <h2 class="text-lg">New since the programme was issued</h2>
+                <ul>{#each new_findings as finding, index (index)}<li class="border-t border-rule py-1.5"><strong>{finding.title}</strong>, {finding.exercise}. {finding.message} <span class="text-muted">{finding.found} · {finding.rule}</span></li>{/each}</ul>
+                <p class="mt-2">Change it on the Bench, or say why it goes on as it is.</p>
+            </div>
+            {#if pauses.every((pause) => pause.rule !== 'PAUSE-NEW-FINDING')}<LineForm id="new-findings" url="/patients/{patient.id}/new-findings/settle" label="Why it goes on as it is" button="I have looked" />{/if}
+        </section>
+    {/if}
     {#if programme === null}
         <p class="pt-6 text-muted">Added {added_on}. No programme yet, so nothing has happened.
             {#if patient.obstacle === null}<Link href="/patients/{patient.id}/bench" class="linklike">Build one on the Bench</Link>{/if}</p>

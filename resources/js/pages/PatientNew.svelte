@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { useForm } from '@inertiajs/svelte';
+    import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input, Select } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import Field from '../components/Field.svelte';
@@ -8,7 +8,8 @@
 
     let { time_zones, time_zone }: { time_zones: string[]; time_zone: string } = $props();
 
-    const form = useForm(untrack(() => ({ name: '', birth_date: '', time_zone, day_start: '04:00', contact: '', minutes_a_day: '' })));
+    const form = useForm(untrack(() => ({ name: '', birth_date: '', time_zone, day_start: '04:00', contact: '', minutes_a_day: '', is_other: false })));
+    const same = $derived((form.errors as Record<string, string>).same);
     const zones = $derived(time_zones.map((zone) => ({ value: zone, name: zone.replaceAll('_', ' ') })));
 
     const kept = keeping('patient-new');
@@ -43,6 +44,13 @@
             {#snippet children(attributes)}<Input size="lg" autocomplete="off" bind:value={form.contact} {...attributes} />{/snippet}
         </Field>
         <div class="md:col-span-2">
+            {#if form.errors.is_other}
+                <div role="alert" class="mb-4 border-l-4 border-ochre bg-card px-5 py-3">
+                    <p class="font-semibold">{form.errors.is_other}</p>
+                    <p class="mt-1 flex gap-5"><Link class="linklike" href="/patients/{same}/record">Open that record</Link>
+                        <button type="button" class="linklike" onclick={() => { form.is_other = true; form.post('/patients', { onSuccess: () => kept.forget(), onFinish: () => { form.is_other = false; } }); }}>This is someone else: add anyway</button></p>
+                </div>
+            {/if}
             <Button type="submit" size="lg" disabled={form.processing}>Add and go to screening</Button>
         </div>
     </form>

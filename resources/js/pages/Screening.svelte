@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { useForm } from '@inertiajs/svelte';
+    import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input, Textarea } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import PatientBar from '../components/PatientBar.svelte';
@@ -9,14 +9,20 @@
     import { keeping } from '../lib/keeping';
     import { plural } from '../lib/format';
     import type { PatientHead } from '../types/pages';
-    import type { LatestScreening, QuestionGroup } from '../types/screening';
+    import { formToken, Refusal, sendJson } from '../lib/http';
+    import type { FromHome, LatestScreening, PastScreening, QuestionGroup, RedFlagAnswer } from '../types/screening';
 
-    let { patient, questions, latest }: { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null } = $props();
+    interface Props { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null; red_flags: RedFlagAnswer[]; history: PastScreening[]; from_home: FromHome | null; has_device: boolean }
 
-    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, pregnancy_weeks: '', remark: '' };
+    let { patient, questions, latest, red_flags, history, from_home, has_device }: Props = $props();
+
+    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, pregnancy_weeks: '', remark: '', confirms: '' };
     const form = useForm(untrack(() => structuredClone(empty)));
     const kept = keeping(`screening:${untrack(() => patient.id)}`);
     let asking = $state(untrack(() => latest === null));
+    let asked = $state('');
+    const openFlags = $derived(red_flags.filter((flag) => flag.actions.length === 0));
+    const session = new URLSearchParams(location.search).get('session');
 
     const all = $derived(questions.flatMap((group) => group.questions));
     const open = $derived(all.filter((question) => form.answers[question.key] === undefined).length);
@@ -46,6 +52,23 @@
         asking = true;
     }
 
+    /** The patient's own answers, to be gone through together. */
+    function takeFromHome(): void {
+        if (!from_home) return;
+        form.answers = { ...from_home.answers };
+        form.confirms = from_home.id;
+        asking = true;
+    }
+
+    async function askAtHome(): Promise<void> {
+        try {
+            await sendJson(`/patients/${patient.id}/forms`, 'POST', { form: 'screening', on: 'device' }, formToken());
+            asked = 'The questions wait on the patient’s device.';
+        } catch (problem) {
+            asked = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Nothing was asked.';
+        }
+    }
+
     function submit(event: SubmitEvent): void {
         event.preventDefault();
         form.post(`/patients/${patient.id}/screening`, {
@@ -57,6 +80,17 @@
 
 <Room title="Screening of {patient.name}">
     <PatientBar {patient} here="screening" />
+    {#if session}<p class="pt-3"><Link class="linklike" href="/patients/{patient.id}/sessions/{session}/catch-up">Back to the session</Link></p>{/if}
+    {#if from_home?.sent_on && form.confirms !== from_home.id}
+        <section class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2 border-l-4 border-reed bg-card px-5 py-3" aria-label="Answers from home">
+            <p>The patient answered {from_home.answered} questions at home, sent {from_home.sent_on}. They count once you have gone through them.</p>
+            <Button size="sm" onclick={takeFromHome}>Go through them</Button>
+        </section>
+    {:else if from_home && !from_home.sent_on}
+        <p class="pt-3 text-muted">The questions wait on the patient’s device: {from_home.answered} of {from_home.of} answered.</p>
+    {:else if has_device && !from_home && form.confirms === ''}
+        <p class="pt-3"><button type="button" class="linklike" onclick={askAtHome}>Let the patient answer beforehand, on their own device</button> <span class="text-muted" role="status">{asked}</span></p>
+    {/if}
     {#if !asking && latest}
         <div class="grid gap-10 pt-5 md:grid-cols-[1fr_24rem]">
             <div>
@@ -77,9 +111,14 @@
                     <Button outline onclick={again}>Anything new? Screen again</Button>
                 </div>
             </div>
-            <RedFlagActions {patient} flags={latest.red_flags} />
+            <RedFlagActions {patient} flags={red_flags} />
         </div>
+        {#if history.length > 1}
+            <details class="mt-6 border-t border-rule pt-2"><summary class="cursor-pointer font-semibold">Earlier screenings ({history.length - 1})</summary>
+                <ul>{#each history.slice(1) as past, index (index)}<li class="border-t border-rule py-1.5"><strong>{past.on}</strong> <span class="text-muted">by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span></li>{/each}</ul></details>
+        {/if}
     {:else}
+        {#if latest === null && openFlags.length > 0}<div class="max-w-[40rem] pt-4"><RedFlagActions {patient} flags={openFlags} /></div>{/if}
         <form onsubmit={submit} class="pt-4" novalidate>
             <p class="mb-4 max-w-[46rem] text-muted">Ask in your own words. This supports your judgement and does not diagnose; local protocols come first. A yes under “Refer first” keeps any programme from being issued until you record what was done.</p>
             {#each questions as group (group.title)}

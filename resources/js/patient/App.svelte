@@ -4,6 +4,7 @@
     import { api } from './api';
     import Consent from './Consent.svelte';
     import Enter from './Enter.svelte';
+    import Form from './Form.svelte';
     import Pin from './Pin.svelte';
     import Practice from './practice/Practice.svelte';
     import { keepTrying, recoverUnfinished } from './queue';
@@ -15,6 +16,7 @@
     let today = $state.raw<TodayData | null>(null);
     let trouble = $state('');
     let isStale = $state(false);
+    let answering = $state.raw<string | null>(null);
     let practising = $state.raw<{ item: TodayItem; slot: TodaySlot | null } | null>(null);
 
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
@@ -70,14 +72,21 @@
         scrollTo(0, 0);
     }
 
+    function open(form: string): void {
+        answering = form;
+        history.pushState(null, '', '/my/questions');
+        scrollTo(0, 0);
+    }
+
     function leave(): void {
-        if (location.pathname === '/my/practice') history.back();
+        if (location.pathname === '/my/practice' || location.pathname === '/my/questions') history.back();
         else onBack();
     }
 
     /** The Back button ends a practice as far as it got. */
     function onBack(): void {
         practising = null;
+        answering = null;
         if (device?.state === 'ready') void load();
     }
 </script>
@@ -88,6 +97,8 @@
     <Enter {token} onentered={entered} />
 {:else if practising && today}
     <Practice item={practising.item} slot={practising.slot} {today} onleave={leave} />
+{:else if answering && today && device?.state === 'ready'}
+    <Form id={answering} emergency={today.emergency} onleave={leave} />
 {:else if device?.state === 'unknown'}
     <Enter token="" onentered={entered} />
 {:else if device?.state === 'consent'}
@@ -97,7 +108,7 @@
 {:else if device?.state === 'locked' || device?.state === 'locked-out'}
     <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} onopen={arrive} />
 {:else if today}
-    <Today {today} {isStale} onbegin={begin} onchange={load} onlock={async () => { arrive(await api.lock()); today = null; }} />
+    <Today {today} {isStale} onbegin={begin} onform={open} onchange={load} onlock={async () => { arrive(await api.lock()); today = null; }} />
 {:else}
     <main>
         {#if trouble}

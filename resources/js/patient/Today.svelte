@@ -12,9 +12,10 @@
         onbegin: (item: TodayItem, slot: TodaySlot | null) => void;
         onchange: () => void;
         onlock: () => void;
+        onform: (id: string) => void;
     }
 
-    let { today, isStale, onbegin, onchange, onlock }: Props = $props();
+    let { today, isStale, onbegin, onchange, onlock, onform }: Props = $props();
 
     let queue = $state.raw(waiting());
     let stoppedHere = $state(pausedHere());
@@ -73,6 +74,11 @@
     {#if today.note}
         <div class="card quiet"><h2>{t('patient.today.changed')}</h2><p class="small note">{today.note}</p></div>
     {/if}
+
+    {#each today.asked as asked (asked.id)}
+        <div class="card quiet"><h2>{t('patient.form.asked')}</h2>
+            <div class="row"><span>{asked.title}</span><button type="button" class="button second" onclick={() => onform(asked.id)}>{asked.answered > 0 ? t('patient.form.go-on', { answered: asked.answered, of: asked.of }) : t('patient.form.answer')}<span class="visually-hidden"> {asked.title}</span></button></div></div>
+    {/each}
 
     {#if paused}
         <div class="card urgent" role="status">

@@ -41,6 +41,8 @@ export interface TodayData {
     day: { date: string; label: string };
     clinic: string;
     emergency: string;
+    /** Questions that wait for an answer. */
+    asked: { id: string; title: string; answered: number; of: number }[];
     state: 'none' | 'not-yet' | 'running' | 'over';
     starts_on: string | null;
     version_id?: number;

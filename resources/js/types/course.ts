@@ -47,6 +47,7 @@ export interface CourseProps {
     patient: PatientHead;
     added_on: string;
     pauses: { id: number; since: string; text: string; rule: string }[];
+    new_findings: { exercise: string; title: string; message: string; rule: string; found: string }[];
     programme: CourseProgramme | null;
     stops: CourseStop[];
     practices: CoursePractice[];

@@ -9,6 +9,7 @@ export interface PatientHead {
     today: string;
     obstacle: string | null;
     has_programme: boolean;
+    open_session: string | null;
 }
 
 export interface AnchorFields { anchor: string; label: string; from: string; to: string; days: number[] }
@@ -103,6 +104,9 @@ export interface BenchAnswer { items: ItemAnswer[]; minutes: number[]; school: s
 export interface RoutineChoice { name: string; steps: RoutineStep[] }
 
 export interface Choice { value: string; label: string }
+
+/** Who opened or changed what, when. */
+export interface TrailLine { on: string; by: string; kind: 'opened' | 'changed'; what: string; patient: string; patient_id: string }
 
 export interface TechniqueChoice {
     key: string;

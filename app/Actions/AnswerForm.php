@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AskedForm;
+use App\Support\AskedForms;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Safety\RedFlag;
+
+/** Keeps answers as they come. A red flag answered at home is open from that moment, complete or not. */
+final class AnswerForm
+{
+    public function __construct(private readonly RaiseRedFlag $raise)
+    {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $answers  by key of the question; what is not answered is left out
+     * @param  bool  $isDone  the last word: from here on nothing can be changed
+     * @param  bool  $hasGaps  complete although some answers are missing
+     * @return bool true when an answer needs the emergency wording
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(AskedForm $form, array $answers, bool $isDone, bool $hasGaps = false): bool
+    {
+        return DB::transaction(function () use ($form, $answers, $isDone, $hasGaps) {
+            $form = AskedForm::query()->lockForUpdate()->findOrFail($form->id);
+            if ($form->completed_at !== null || $form->settled_at !== null) {
+                $this->refuse('form', $form->completed_at === null ? 'This form has been taken back.' : 'This form was completed already.');
+            }
+            $read = $this->read($form->form, $answers);
+            $missing = count(AskedForms::keys($form->form)) - count($read);
+            if ($isDone && $missing > 0 && (! $hasGaps || $form->isScreening())) {
+                $this->refuse('answers', $missing === 1 ? 'One question is open.' : "$missing questions are open.");
+            }
+            $form->fill(['answers' => $read, 'answered' => count($read)]);
+            if ($isDone) {
+                $score = AskedForms::questionnaire($form->form)?->score(array_map(fn (int|string $key) => $read[$key] ?? null, array_keys(AskedForms::keys($form->form))));
+                $form->fill(['completed_at' => now(), 'score' => $score?->value, 'missing' => $score->missing ?? 0]);
+            }
+            $form->save();
+
+            return $this->raiseRedFlags($form, $read);
+        });
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $answers
+     * @return array<array-key, int>
+     */
+    private function read(string $form, array $answers): array
+    {
+        $read = [];
+        foreach (AskedForms::keys($form) as $key => $most) {
+            $answer = $answers[$key] ?? null;
+            if ($answer === null || $answer === '') {
+                continue;
+            }
+            $value = filter_var(is_bool($answer) ? (int) $answer : $answer, FILTER_VALIDATE_INT);
+            if ($value === false || $value < 0 || $value > $most) {
+                $this->refuse('answers', 'An answer to question '.$key." is outside 0 to $most.");
+            }
+            $read[$key] = (int) $value;
+        }
+
+        return $read;
+    }
+
+    /** @param  array<array-key, int>  $answers */
+    private function raiseRedFlags(AskedForm $form, array $answers): bool
+    {
+        $isUrgent = false;
+        foreach ($form->isScreening() ? RedFlag::cases() : [] as $flag) {
+            if (($answers["red.{$flag->value}"] ?? 0) === 1) {
+                ($this->raise)($form->patient, $flag, 'home');
+                $isUrgent = true;
+            }
+        }
+
+        return $isUrgent;
+    }
+
+    private function refuse(string $field, string $message): never
+    {
+        throw ValidationException::withMessages([$field => $message]);
+    }
+}

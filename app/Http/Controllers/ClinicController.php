@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Practitioner;
+use App\Models\Role;
+use App\Support\TrailOf;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** The people of a clinic; for its lead also the trail of who opened and changed what. */
+final class ClinicController
+{
+    private const MOST_PEOPLE = 100;
+
+    public function show(#[CurrentUser] Practitioner $practitioner): Response
+    {
+        $isLead = $practitioner->role === Role::Lead;
+
+        return Inertia::render('Clinic', [
+            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording],
+            'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)->get()->map(fn (Practitioner $each) => [
+                'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
+            ]),
+            'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
+            'is_lead' => $isLead,
+            'trail' => $isLead ? TrailOf::clinic($practitioner->clinic) : null,
+        ]);
+    }
+
+    /** Gives a role. A clinic always keeps a lead. */
+    public function update(Request $request, Practitioner $practitioner, #[CurrentUser] Practitioner $lead): RedirectResponse
+    {
+        abort_unless($practitioner->clinic_id === $lead->clinic_id, 404);
+        $request->validate(['role' => ['required', Rule::enum(Role::class)]], ['role.required' => 'Choose a role.']);
+        $role = Role::from($request->string('role')->value());
+        $others = Practitioner::query()->where('clinic_id', $lead->clinic_id)->where('role', Role::Lead)->whereKeyNot($practitioner->id)->exists();
+        if ($role !== Role::Lead && ! $others) {
+            throw ValidationException::withMessages(['role' => 'A clinic needs a lead. Make someone else the lead first.']);
+        }
+        $practitioner->update(['role' => $role]);
+
+        return back(fallback: '/clinic')->with('flash', "{$practitioner->name} is {$role->label()} now.");
+    }
+}

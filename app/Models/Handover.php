@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A patient was moved to another practitioner, or shared with one, or no longer.
+ *
+ * @property string $kind move, share or end-share
+ * @property int $to_id
+ * @property string $reason
+ * @property CarbonImmutable $at
+ * @property Practitioner $to
+ * @property Practitioner $by
+ */
+final class Handover extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function to(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class, 'to_id');
+    }
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class, 'by_id');
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use IvoryPace\Safety\Level;
+
+/**
+ * What a new fact said of the programme that was running, until a practitioner has looked or changed the programme.
+ *
+ * @property int $id
+ * @property string $patient_id
+ * @property string $lineage
+ * @property string $rule
+ * @property Level $level
+ * @property string $exercise
+ * @property string $title
+ * @property string $message
+ * @property string|null $looked_at what was found on looking
+ * @property CarbonImmutable $found_at
+ * @property CarbonImmutable|null $settled_at
+ */
+final class NewFinding extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['level' => Level::class, 'message' => 'encrypted', 'looked_at' => 'encrypted', 'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
+    }
+}

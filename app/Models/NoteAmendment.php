@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string $text
+ * @property string $reason
+ * @property CarbonImmutable $signed_at
+ * @property Practitioner $practitioner
+ */
+final class NoteAmendment extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function practitioner(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['text' => 'encrypted', 'signed_at' => 'immutable_datetime'];
+    }
+}

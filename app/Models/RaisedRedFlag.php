@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Safety\RedFlag;
+
+/**
+ * Something to refer first. It stays open until an action is recorded, whatever a later screening says.
+ *
+ * @property int $id
+ * @property string $patient_id
+ * @property RedFlag $flag
+ * @property string $source screening, measured or home
+ * @property string|null $detail the measured value
+ * @property CarbonImmutable $raised_at
+ * @property Collection<int, RedFlagAction> $actions
+ */
+final class RaisedRedFlag extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return HasMany<RedFlagAction, $this> */
+    public function actions(): HasMany
+    {
+        return $this->hasMany(RedFlagAction::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['flag' => RedFlag::class, 'raised_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\AskedForm;
+use App\Models\CareSession;
+use App\Models\NewFinding;
+use App\Models\Patient;
+use App\Models\Practice;
+use App\Models\SessionNote;
+use Carbon\CarbonImmutable;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Safety\RedFlag;
+use IvoryPace\Session\Brief;
+use IvoryPace\Session\BriefFacts;
+
+/** The brief before a session, from rows. */
+final class BriefOf
+{
+    public static function patient(Patient $patient, CareSession $session, CarbonImmutable $now): Brief
+    {
+        $last = self::before($patient, $session);
+        $programme = $patient->activeProgramme;
+        $evidence = EvidenceOf::patient($patient, $now);
+        $since = $last !== null ? $patient->dayOf($last->begun_at) : $programme?->history()->firstDay();
+        $practices = $evidence !== null && $since !== null ? $evidence->from($since) : collect();
+        $latest = $programme?->latestVersion();
+
+        return Brief::of(new BriefFacts(
+            daysSinceLast: $last === null ? null : (int) $last->begun_at->diffInDays($now),
+            evidence: $evidence !== null && $since !== null ? $evidence->since($since) : null,
+            ratedSymptom: $latest?->rated_symptom,
+            stops: $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)
+                ->countBy(fn (Practice $practice) => $practice->stop_symptom?->label() ?? 'a symptom')->sortDesc()->all(),
+            longestGap: $evidence !== null && $since !== null ? $evidence->longestGapSince($since) : 0,
+            remarks: array_values($practices->reverse()->map(fn (Practice $practice) => trim((string) $practice->remark))->filter()->all()),
+            openRedFlags: array_map(fn (RedFlag $flag) => $flag->label(), Safeguards::openRedFlags($patient)),
+            newFindings: array_values($patient->newFindings()->limit(10)->get()->map(fn (NewFinding $finding) => "{$finding->title} ({$finding->exercise})")->all()),
+            pausedExercises: $patient->pauses()->goingOn()->count(),
+            questionnaires: self::questionnaires($patient, $last),
+            screeningDays: $patient->latestScreening === null ? null : (int) $patient->latestScreening->completed_at->diffInDays($now),
+            screeningWaits: $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->exists(),
+            reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($patient->dayOf($now)),
+            slight: $practices->where('slight_symptom', true)->count(),
+        ));
+    }
+
+    public static function before(Patient $patient, CareSession $session): ?CareSession
+    {
+        return $patient->careSessions()->where('number', '<', $session->number)->orderByDesc('number')->first();
+    }
+
+    /** What the last session's note said; null when there is none. */
+    public static function lastNote(?CareSession $last): ?SessionNote
+    {
+        return $last?->note()->with('practitioner')->first();
+    }
+
+    /** @return list<array{name: string, score: string, change: string|null}> */
+    private static function questionnaires(Patient $patient, ?CareSession $last): array
+    {
+        $new = [];
+        foreach (AskedForms::questionnaires($patient) as $each) {
+            $completed = $patient->askedForms()->where('form', $each['key'])->whereNotNull('completed_at')
+                ->when($last !== null, fn ($query) => $query->where('completed_at', '>=', $last?->begun_at))->exists();
+            if ($completed && $each['last']['score'] !== null) {
+                $new[] = ['name' => $each['label'], 'score' => round($each['last']['score'], 1).($each['last']['band'] === '' ? '' : ", {$each['last']['band']}"), 'change' => $each['change']];
+            }
+        }
+
+        return $new;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Patient;
+use IvoryPace\Exercise\Position;
+
+/** Everything that stands on the desk when a patient is measured. */
+final class MeasureDesk
+{
+    /** @return array<string, mixed> */
+    public static function of(Patient $patient): array
+    {
+        return [
+            'measures' => MeasureSheet::of($patient),
+            'questionnaires' => AskedForms::questionnaires($patient),
+            'own_low_saturation' => $patient->own_low_saturation,
+            'red_flags' => ScreeningForm::redFlags($patient),
+            'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
+            'positions' => array_map(fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases()),
+        ];
+    }
+}

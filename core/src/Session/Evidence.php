@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Session;
+
+/**
+ * What an exercise's practices say, in numbers. A rating that is missing is left out, and never counts as good: how
+ * many there were stands beside every share.
+ */
+final readonly class Evidence
+{
+    public int $practices;
+
+    public int $stops;
+
+    /** 0–10; null when nobody said. */
+    public ?float $effort;
+
+    public ?float $before;
+
+    public ?float $after;
+
+    public int $smooth;
+
+    public int $smoothSaid;
+
+    /** Practices after which it was no worse than before, of those rated both times. */
+    public int $noWorse;
+
+    public int $ratedTwice;
+
+    /**
+     * @param  list<RatedPractice>  $practices  since the last change
+     * @param  int  $due  practices that were due
+     * @param  float  $credit  of them practised
+     */
+    public function __construct(array $practices, public int $due, public float $credit)
+    {
+        $pick = fn (callable $of) => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
+        $both = array_filter($practices, fn (RatedPractice $each) => $each->before !== null && $each->after !== null);
+        $smooth = $pick(fn (RatedPractice $each) => $each->smooth);
+        $this->practices = count($practices);
+        $this->stops = count(array_filter($practices, fn (RatedPractice $each) => $each->stoppedForSymptom));
+        $this->effort = self::median($pick(fn (RatedPractice $each) => $each->effort));
+        $this->before = self::median($pick(fn (RatedPractice $each) => $each->before));
+        $this->after = self::median($pick(fn (RatedPractice $each) => $each->after));
+        $this->smooth = count(array_filter($smooth, fn (string $said) => $said === 'yes'));
+        $this->smoothSaid = count($smooth);
+        $this->noWorse = count(array_filter($both, fn (RatedPractice $each) => $each->after <= $each->before));
+        $this->ratedTwice = count($both);
+    }
+
+    /** Credit over due, 0–1; null when nothing was due. */
+    public function adherence(): ?float
+    {
+        return $this->due === 0 ? null : $this->credit / $this->due;
+    }
+
+    /**
+     * @param  string  $since  from when on
+     * @return list<array{number: string, text: string}>
+     */
+    public function lines(string $since = 'since the last change'): array
+    {
+        $lines = [];
+        if ($this->due > 0) {
+            $lines[] = ['number' => round(100 * ($this->adherence() ?? 0)).' %', 'text' => 'practised: '.round($this->credit, 1)." of {$this->due} due."];
+        }
+        $lines[] = ['number' => (string) $this->practices, 'text' => $this->practices === 1 ? "practice $since." : "practices $since."];
+        if ($this->effort !== null) {
+            $lines[] = ['number' => (string) $this->effort, 'text' => 'of 10 is the median effort.'];
+        }
+        if ($this->smoothSaid > 0) {
+            $lines[] = ['number' => "{$this->smooth} of {$this->smoothSaid}", 'text' => 'were smooth.'];
+        }
+        if ($this->ratedTwice > 0) {
+            $lines[] = ['number' => "{$this->before} to {$this->after}", 'text' => "before to after, medians; no worse after {$this->noWorse} of {$this->ratedTwice}."];
+        }
+        if ($this->stops > 0) {
+            $lines[] = ['number' => (string) $this->stops, 'text' => $this->stops === 1 ? 'was stopped for a symptom.' : 'were stopped for a symptom.'];
+        }
+
+        return $lines;
+    }
+
+    /** @param  list<int>  $values */
+    private static function median(array $values): ?float
+    {
+        if ($values === []) {
+            return null;
+        }
+        sort($values);
+        $n = count($values);
+
+        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
+    }
+}

@@ -1,0 +1,63 @@
+import { formToken, Refusal, sendJson } from '../../lib/http';
+import { keeping } from '../../lib/keeping';
+import type { DeskProps, MeasureView, Reading } from '../../types/measure';
+
+const NO_NETWORK = 'No connection to Ivory Pace. What you measured is still here.';
+
+/** The desk on which a patient is measured: what is typed, what is kept, and what was wrong with it. */
+export class Desk {
+    shown = $state.raw<DeskProps>() as DeskProps;
+    position = $state('seated');
+    /** What is typed, by measure and field. */
+    typed = $state<Record<string, Record<string, string>>>({});
+    errors = $state.raw<Record<string, { text: string; asks: Reading | null }>>({});
+    said = $state('');
+
+    private readonly kept;
+
+    constructor(readonly patientId: string, shown: DeskProps) {
+        this.shown = shown;
+        this.kept = keeping(`measure:${patientId}`);
+        this.typed = this.kept.read<Record<string, Record<string, string>>>() ?? {};
+    }
+
+    of(key: string, field: string): string {
+        return this.typed[key]?.[field] ?? '';
+    }
+
+    put(key: string, field: string, value: string): void {
+        this.typed[key] = { ...this.typed[key], [field]: value };
+        this.kept.write($state.snapshot(this.typed));
+    }
+
+    forget(key: string): void {
+        this.typed[key] = {};
+        this.kept.write($state.snapshot(this.typed));
+    }
+
+    async keep(measure: MeasureView, reading: Reading, sure = false): Promise<boolean> {
+        this.errors = { ...this.errors, [measure.key]: { text: '', asks: null } };
+        this.said = '';
+        try {
+            const body = { measure: measure.measure, symptom: measure.symptom, position: this.position, sure, ...reading };
+            this.shown = await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken());
+            this.forget(measure.key);
+            this.said = `${measure.label} kept.`;
+            return true;
+        } catch (problem) {
+            const refusal = problem instanceof Refusal ? problem : null;
+            this.errors = { ...this.errors, [measure.key]: { text: refusal?.message || NO_NETWORK, asks: refusal?.errors.sure === undefined ? null : reading } };
+            return false;
+        }
+    }
+
+    /** Symptoms, the patient's own normal range. Answers what is wrong, or nothing. */
+    async choose(choices: { symptoms?: string[]; own_low_saturation?: string | null }): Promise<string> {
+        try {
+            this.shown = await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken());
+            return '';
+        } catch (problem) {
+            return problem instanceof Refusal && problem.message ? problem.message : NO_NETWORK;
+        }
+    }
+}

@@ -1,0 +1,47 @@
+import type { Choice } from './pages';
+import type { RedFlagAnswer } from './screening';
+
+export interface MeasuredValue { value: number; words: string | null; position: string; method: string; on: string; by: string }
+
+export interface MeasureView {
+    key: string;
+    measure: string;
+    how: 'taps' | 'tries' | 'ceiling' | 'hands' | 'ribs' | 'rhythm' | 'typed' | 'rating';
+    symptom: number | null;
+    label: string;
+    unit: string;
+    possible: [number, number];
+    last: MeasuredValue | null;
+    first: MeasuredValue | null;
+    comparable: boolean;
+}
+
+export interface FormScore { score: number | null; band: string | null; missing: number; on: string; where: string }
+
+export interface QuestionnaireView {
+    key: string;
+    label: string;
+    items: number;
+    most: number;
+    source: string;
+    last: FormScore | null;
+    first: FormScore | null;
+    change: string | null;
+    open: { id: string; answered: number; on: 'device' | 'room' } | null;
+}
+
+export interface FormQuestion { key: string; text: string; urgent: boolean; options: { value: number; label: string }[] }
+
+export interface FormView { id: string; form: string; title: string; intro: string; questions: FormQuestion[]; answers: Record<string, number> }
+
+export interface DeskProps {
+    measures: MeasureView[];
+    questionnaires: QuestionnaireView[];
+    own_low_saturation: number | null;
+    red_flags: RedFlagAnswer[];
+    has_device: boolean;
+    positions: Choice[];
+}
+
+/** What an instrument hands over to be kept. */
+export type Reading = Record<string, unknown>;
