@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
     testDir: 'tests/browser',
-    timeout: 180_000,
-    expect: { timeout: 15_000 },
+    timeout: 240_000,
+    expect: { timeout: 20_000 },
     fullyParallel: true,
     workers: 2,
     // A machine under load may miss a time limit; what passes only the second time is reported as flaky.

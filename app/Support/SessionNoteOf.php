@@ -53,7 +53,9 @@ final class SessionNoteOf
     private static function screening(Patient $patient, CareSession $session): array
     {
         $screening = $patient->latestScreening;
-        if ($screening !== null && $screening->completed_at >= $session->begun_at) {
+        // A first assessment begins with the screening, often before the session is opened.
+        $day = $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay();
+        if ($screening !== null && $screening->completed_at >= $day) {
             $yes = $screening->answers->filter(fn (ScreeningAnswer $answer) => $answer->answer)->count();
 
             return [$yes === 0 ? 'Screened today; every answer was no' : "Screened today; $yes answered yes", ...array_map(

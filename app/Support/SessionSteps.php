@@ -69,7 +69,7 @@ final class SessionSteps
                 ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'text' => $practice->remark])->values(),
             'screened' => $patient->latestScreening === null ? null : [
                 'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $patient->latestScreening->practitioner->name,
-                'today' => $patient->latestScreening->completed_at >= $session->begun_at,
+                'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay(),
             ],
         ];
     }

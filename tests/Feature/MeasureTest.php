@@ -58,6 +58,42 @@ final class MeasureTest extends TestCase
             }));
     }
 
+    public function test_everything_that_is_taken_becomes_a_value_and_words(): void
+    {
+        $this->keep(['measure' => 'hand-check', 'chest' => 3, 'belly' => 1, 'first' => 'chest', 'shoulders' => true])->assertCreated();
+        $this->keep(['measure' => 'rib-expansion', 'pairs' => [['80', '84.5'], ['', ''], ['80', '85']]])->assertCreated();
+        $this->keep(['measure' => 'rhythm', 'route' => 'mouth', 'even' => 'uneven', 'sighs' => 4])->assertCreated();
+        $this->keep(['measure' => 'ceiling', 'step' => 3, 'count_length' => 1])->assertCreated();
+        $this->keep(['measure' => 'ceiling', 'counts' => 5, 'count_length' => '0.9'])->assertCreated();
+        $this->keep(['measure' => 'diastolic', 'value' => 80])->assertCreated();
+        $this->putJson("/patients/{$this->patient->id}/measure/choices", ['symptoms' => ['Evening tension'], 'own_low_saturation' => '88'])->assertOk();
+        $symptom = $this->patient->symptoms()->sole();
+        $this->keep(['measure' => 'symptom', 'symptom' => $symptom->id, 'value' => 6])->assertCreated();
+
+        self::assertSame([75.0, 5.0, 4.0, 4.0, 4.5, 80.0, 6.0], Measurement::query()->orderBy('id')->get()->map(fn (Measurement $each) => $each->value)->all());
+        self::assertSame('upper-chest, chest first, 75 % at the chest; shoulders lift', Measurement::query()->orderBy('id')->firstOrFail()->details['words'] ?? null);
+        $this->get("/patients/{$this->patient->id}/measure")->assertInertia(fn (AssertableInertia $page) => $page->where('desk.own_low_saturation', 88)
+            ->where('desk.measures', fn ($rows) => collect($rows)->last()['label'] === 'Evening tension' && collect($rows)->last()['last']['value'] == 6 && collect($rows)->firstWhere('key', 'ceiling')['comparable'] === false));
+        $this->getJson("/patients/{$this->patient->id}/measure/ceiling")->assertOk()->assertJsonPath('name', 'Comfort ceiling');
+        $this->putJson("/patients/{$this->patient->id}/measure/choices", ['symptoms' => []])->assertOk();
+        $this->keep(['measure' => 'symptom', 'symptom' => $symptom->id, 'value' => 6])->assertJsonValidationErrors('value');
+        $this->putJson("/patients/{$this->patient->id}/measure/choices", ['symptoms' => ['a', 'A']])->assertJsonValidationErrors('symptoms.0');
+        $this->putJson("/patients/{$this->patient->id}/measure/choices", ['own_low_saturation' => 30])->assertJsonValidationErrors('own_low_saturation');
+    }
+
+    public function test_an_urgent_value_opens_a_red_flag_that_blocks_issuing(): void
+    {
+        $this->keep(['measure' => 'saturation', 'value' => 90])->assertJsonValidationErrors(['sure' => 'Oxygen saturation of 90 % is urgent: kept, it opens a red flag that blocks issuing until you record what was done. Sure?']);
+        $this->keep(['measure' => 'saturation', 'value' => 90, 'sure' => true])->assertCreated()->assertJsonPath('red_flags.0.label', 'Oxygen saturation of 90 %');
+        $this->keep(['measure' => 'saturation', 'value' => 89, 'sure' => true])->assertCreated();
+        self::assertSame(1, $this->patient->openRedFlags()->count(), 'the same one is open already');
+        $this->get("/patients/{$this->patient->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page->where('patient.obstacle', fn ($text) => str_contains($text, 'low oxygen saturation')));
+        $this->putJson("/patients/{$this->patient->id}/measure/choices", ['own_low_saturation' => 88])->assertOk();
+        $this->actOnRedFlags();
+        $this->keep(['measure' => 'saturation', 'value' => 89, 'sure' => true])->assertCreated();
+        self::assertSame(0, $this->patient->openRedFlags()->count(), 'normal for this patient');
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {
@@ -68,6 +104,11 @@ final class MeasureTest extends TestCase
         yield 'too few taps' => [['measure' => 'resting-rate', 'taps' => [1, 2, 3]], 'value'];
         yield 'no tries' => [['measure' => 'hold', 'tries' => ['', '']], 'value'];
         yield 'no such position' => [['measure' => 'pulse', 'value' => 70, 'position' => 'flying'], 'position'];
+        yield 'nobody moves' => [['measure' => 'hand-check', 'chest' => 0, 'belly' => 0, 'first' => 'chest'], 'value'];
+        yield 'swapped tape' => [['measure' => 'rib-expansion', 'pairs' => [[90, 80]]], 'value'];
+        yield 'half a rhythm' => [['measure' => 'rhythm', 'route' => 'nose', 'sighs' => 1], 'value'];
+        yield 'no counts' => [['measure' => 'ceiling', 'count_length' => 1], 'value'];
+        yield 'a symptom of nobody' => [['measure' => 'symptom', 'symptom' => 1, 'value' => 3], 'value'];
         yield 'unusual' => [['measure' => 'saturation', 'value' => 88], 'sure'];
     }
 

@@ -18,6 +18,7 @@ test('a rate is tapped by space bar, limits are held, and both feed the Bench', 
     await page.getByRole('button', { name: 'keep it', exact: true }).click();
     await expect(page.getByRole('row', { name: /^Resting rate/ })).toContainText('seated, typed');
 
+    await page.getByRole('button', { name: 'take it Comfortable exhale or hum' }).click();
     await page.getByRole('button', { name: 'Press and hold: Comfortable exhale or hum' }).focus();
     await page.keyboard.down('Space');
     await page.waitForTimeout(2100);
@@ -25,16 +26,46 @@ test('a rate is tapped by space bar, limits are held, and both feed the Bench', 
     await expect(page.getByLabel('Comfortable exhale or hum, try 1, s')).toHaveValue(/^2\.\d$/);
     await page.getByLabel('Comfortable exhale or hum, try 2, s').fill('4');
     await page.reload();
+    await page.getByRole('button', { name: 'take it Comfortable exhale or hum' }).click();
     await expect(page.getByLabel('Comfortable exhale or hum, try 2, s')).toHaveValue('4');
+    await expect(page.getByText(/^best 4 s, spread/)).toBeVisible();
     await page.getByRole('button', { name: 'Keep Comfortable exhale or hum' }).click();
     await expect(page.getByRole('row', { name: /^Comfortable exhale/ })).toContainText('best of 2');
     await page.getByLabel('Oxygen saturation, %').fill('250');
-    await page.getByRole('button', { name: 'Keep Oxygen saturation' }).click();
+    await page.getByLabel('Oxygen saturation, %').press('Enter');
     await expect(page.getByText('Oxygen saturation of 250 % is outside 50 to 100.')).toBeVisible();
     await page.getByLabel('Oxygen saturation, %').fill('90');
-    await page.getByRole('button', { name: 'Keep Oxygen saturation' }).click();
+    await page.getByRole('button', { name: 'keep Oxygen saturation' }).click();
+    await expect(page.getByText(/is urgent: kept, it opens a red flag/)).toBeVisible();
     await page.getByRole('button', { name: 'Yes, keep it' }).click();
     await expect(page.getByRole('row', { name: /^Oxygen saturation/ })).toContainText('90');
+    await expect(page.getByRole('region', { name: 'Red flags' })).toContainText('measured');
+    await expectNoAxeViolations(page);
+    await page.getByLabel('What was done about it').fill('Rested, measured again at 96; sensor was cold.');
+    await page.getByRole('button', { name: 'Record this action' }).click();
+    await expect(page.getByRole('region', { name: 'Red flags' })).toHaveCount(0);
+
+    // The ceiling is led in the room and ends where it stops being easy.
+    await page.getByRole('button', { name: 'take it Comfort ceiling' }).click();
+    await page.getByRole('button', { name: 'Lead it here' }).click();
+    await expect(page.locator('[data-cue="inhale"]')).toBeVisible();
+    await page.getByRole('button', { name: 'Long enough' }).click();
+    await expect(page.getByRole('row', { name: /^Comfort ceiling/ })).toContainText('led in the room');
+
+    await page.getByRole('button', { name: 'take it Rib expansion' }).click();
+    await page.getByLabel('Try 1, end of exhale, cm').fill('84');
+    await page.getByLabel('Try 1, end of inhale, cm').fill('80');
+    await page.getByRole('button', { name: 'Keep the rib expansion' }).click();
+    await expect(page.getByText(/Are they swapped/)).toBeVisible();
+    await page.getByLabel('Try 1, end of inhale, cm').fill('88.5');
+    await page.getByRole('button', { name: 'Keep the rib expansion' }).click();
+    await expect(page.getByRole('row', { name: /^Rib expansion/ })).toContainText('4.5');
+    await page.getByRole('button', { name: 'take it Route and rhythm' }).click();
+    await page.getByLabel('nose', { exact: true }).check();
+    await page.getByLabel('even', { exact: true }).check();
+    await page.getByRole('button', { name: 'one more' }).click();
+    await page.getByRole('button', { name: 'Keep route and rhythm' }).click();
+    await expect(page.getByRole('row', { name: /^Route and rhythm/ })).toContainText('by the nose, even, 1 sigh or yawn in 5 min');
     await expectNoAxeViolations(page);
 
     await page.goto(`${record}/bench`);

@@ -35,7 +35,7 @@ final class NoteDraft
                 'no' => 'not smooth',
                 default => '',
             },
-            $seen === [] ? '' : 'seen: '.implode(', ', $seen),
+            $seen === [] ? '' : 'seen: '.implode(', ', array_map(fn (string $line) => rtrim($line, '. '), $seen)),
         ]));
     }
 
@@ -51,6 +51,6 @@ final class NoteDraft
     {
         $said = trim($said);
 
-        return $said === '' || preg_match('/[.!?…”)]$/u', $said) === 1 ? $said : "$said.";
+        return $said === '' || preg_match('/[.!?…”]$/u', $said) === 1 ? $said : "$said.";
     }
 }

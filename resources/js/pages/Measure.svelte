@@ -10,5 +10,5 @@
 
 <Room title="Measure {patient.name}">
     <PatientBar {patient} here="measure" />
-    <MeasureDesk {patient} {desk} />
+    <MeasureDesk {patient} {desk} prop="desk" />
 </Room>

@@ -14,9 +14,11 @@
     import TapRate from './TapRate.svelte';
     import Tries from './Tries.svelte';
 
-    let { patient, desk: given }: { patient: PatientHead; desk: DeskProps } = $props();
+    let { patient, desk: given, prop }: { patient: PatientHead; desk: DeskProps; prop: 'desk' | 'shown' } = $props();
 
-    const desk = untrack(() => new Desk(patient.id, given));
+    const desk = untrack(() => new Desk(patient.id, given, prop));
+    // What else changes on the page, an action on a red flag, changes the desk.
+    $effect(() => { desk.shown = given; });
     /** The instrument in hand. */
     let chosen = $state('resting-rate');
     const measure = $derived(desk.shown.measures.find((each) => each.key === chosen) ?? desk.shown.measures[0]);
@@ -74,7 +76,7 @@
                         <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold">{each.label}{#if each.how === 'rating'}<span class="visually-hidden">, 0 to 10</span>{/if}</th>
                         <td class="py-1.5 pr-3">
                             {#if isInstrument(each)}
-                                <button type="button" class="linklike" aria-pressed={each.key === chosen} onclick={() => { chosen = each.key; }}>take it<span class="visually-hidden">: {each.label}</span></button>
+                                <button type="button" class="linklike" aria-pressed={each.key === chosen} onclick={() => { chosen = each.key; }}>take it<span class="visually-hidden"> {each.label}</span></button>
                             {:else}
                                 <span class="whitespace-nowrap"><input class="slot small" aria-label="{each.label}, {each.unit}" inputmode="decimal" placeholder={each.unit} size="6" value={desk.of(each.key, 'value')} oninput={(event) => desk.put(each.key, 'value', event.currentTarget.value)} onkeydown={(event) => onkey(event, each)} />
                                     {#if desk.of(each.key, 'value') !== ''}<button type="button" class="linklike" onclick={() => desk.keep(each, { value: desk.of(each.key, 'value') })}>keep<span class="visually-hidden"> {each.label}</span></button>{/if}</span>

@@ -19,7 +19,7 @@
         trouble = '';
         try {
             const answer = await sendJson<Answer>(`/patients/${desk.patientId}/forms${path}`, method, body, formToken());
-            desk.shown = { ...desk.shown, questionnaires: answer.questionnaires };
+            desk.show({ ...desk.shown, questionnaires: answer.questionnaires });
             return answer;
         } catch (problem) {
             trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. The answers are still here; try again.';
@@ -68,9 +68,9 @@
                     <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}>{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted">0 to {each.most}</span></th>
                     <td class="py-1.5 pr-3 whitespace-nowrap">
                         {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed">{waiting.on === 'device' ? 'on the patient’s device' : 'begun'}, {waiting.answered} of {each.items}</span>{/if}
-                        <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}>{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">: {each.label}</span></button>
-                        {#if desk.shown.has_device && waiting?.on !== 'device'}<button type="button" class="linklike" onclick={() => ask(each.key, 'device')}>on the device<span class="visually-hidden">: {each.label}</span></button>{/if}
-                        {#if waiting}<button type="button" class="linklike" onclick={() => send(`/${waiting.id}`, 'DELETE')}>take back<span class="visually-hidden">: {each.label}</span></button>{/if}
+                        <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}>{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden"> {each.label}</span></button>
+                        {#if desk.shown.has_device && waiting?.on !== 'device'}<button type="button" class="linklike" onclick={() => ask(each.key, 'device')}>on the device<span class="visually-hidden"> {each.label}</span></button>{/if}
+                        {#if waiting}<button type="button" class="linklike" onclick={() => send(`/${waiting.id}`, 'DELETE')}>take back<span class="visually-hidden"> {each.label}</span></button>{/if}
                     </td>
                     <td class="py-1.5 pr-3">{@render score(each.last)}</td>
                     <td class="py-1.5">{@render score(each.first)}</td>

@@ -1,3 +1,4 @@
+import { router } from '@inertiajs/svelte';
 import { formToken, Refusal, sendJson } from '../../lib/http';
 import { keeping } from '../../lib/keeping';
 import type { DeskProps, MeasureView, Reading } from '../../types/measure';
@@ -15,10 +16,17 @@ export class Desk {
 
     private readonly kept;
 
-    constructor(readonly patientId: string, shown: DeskProps) {
+    /** @param prop the page's prop that holds the desk */
+    constructor(readonly patientId: string, shown: DeskProps, private readonly prop: string) {
         this.shown = shown;
         this.kept = keeping(`measure:${patientId}`);
         this.typed = this.kept.read<Record<string, Record<string, string>>>() ?? {};
+    }
+
+    /** Back shows the desk as it was left, so the page is told too. */
+    show(shown: DeskProps): void {
+        this.shown = shown;
+        router.replaceProp(this.prop, shown);
     }
 
     of(key: string, field: string): string {
@@ -40,7 +48,7 @@ export class Desk {
         this.said = '';
         try {
             const body = { measure: measure.measure, symptom: measure.symptom, position: this.position, sure, ...reading };
-            this.shown = await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken());
+            this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken()));
             this.forget(measure.key);
             this.said = `${measure.label} kept.`;
             return true;
@@ -54,7 +62,7 @@ export class Desk {
     /** Symptoms, the patient's own normal range. Answers what is wrong, or nothing. */
     async choose(choices: { symptoms?: string[]; own_low_saturation?: string | null }): Promise<string> {
         try {
-            this.shown = await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken());
+            this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken()));
             return '';
         } catch (problem) {
             return problem instanceof Refusal && problem.message ? problem.message : NO_NETWORK;

@@ -25,7 +25,7 @@
     </section>
     <section>
         <fieldset class="border-t border-ink pt-2"><legend class="float-left w-full font-serif text-[1.05rem] font-semibold">Anything new in health or medicines?</legend>
-            <p class="clear-both text-muted">{shown.screened ? `Screened ${shown.screened.on} by ${shown.screened.by}${shown.screened.today ? ', in this session' : ''}.` : 'Not screened yet.'}</p>
+            <p class="clear-both text-muted">{shown.screened ? `Screened ${shown.screened.on} by ${shown.screened.by}${shown.screened.today ? ', today' : ''}.` : 'Not screened yet.'}</p>
             <p class="mt-1 flex items-center gap-5">
                 {#if shown.screened}<label><input type="radio" class="mr-1 border-gray-300 text-primary-700" name="new" value="no" bind:group={step.content.anything_new} />No, nothing new</label>{/if}
                 <label><input type="radio" class="mr-1 border-gray-300 text-primary-700" name="new" value="yes" bind:group={step.content.anything_new} />{shown.screened ? 'Yes' : 'Screen now'}</label>

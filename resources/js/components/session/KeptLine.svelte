@@ -1,4 +1,5 @@
 <script lang="ts" generics="T extends object">
+    import { router } from '@inertiajs/svelte';
     import type { Snippet } from 'svelte';
     import { onMount } from 'svelte';
     import { Button } from 'flowbite-svelte';
@@ -7,11 +8,21 @@
     /** Shows in words how far what is typed has got, and both texts where two devices typed. */
     let { step, theirs }: { step: KeptStep<T>; theirs: Snippet<[T]> } = $props();
 
+    let isLeaving = false;
+
     $effect(() => step.notice());
     onMount(() => {
         const again = (): void => void step.flush();
         window.addEventListener('online', again);
-        return () => { window.removeEventListener('online', again); void step.flush(); };
+        // The next step shows what was typed here, so it is kept first; without a network the copy on this device waits.
+        const off = router.on('before', (event) => {
+            const { visit } = event.detail;
+            if (isLeaving || step.state !== 'typing' || step.theirs !== null || visit.method !== 'get' || visit.url.pathname === location.pathname) return true;
+            isLeaving = true;
+            void step.flush().finally(() => router.visit(visit.url.href));
+            return false;
+        });
+        return () => { window.removeEventListener('online', again); off(); void step.flush(); };
     });
 </script>
 

@@ -14,7 +14,7 @@
     const step = untrack(() => new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/measure`, kept, { remarks: '' }));
 </script>
 
-<MeasureDesk {patient} desk={shown} />
+<MeasureDesk {patient} desk={shown} prop="shown" />
 <div class="mt-4 max-w-[33rem]">
     <Remarks bind:value={step.content.remarks} label="Seen while measuring" rows={2} />
     <KeptLine {step}>{#snippet theirs(content)}<p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine>

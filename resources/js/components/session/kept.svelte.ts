@@ -1,3 +1,4 @@
+import { router } from '@inertiajs/svelte';
 import { untrack } from 'svelte';
 import { formToken, Refusal, sendJson } from '../../lib/http';
 import type { KeptContent } from '../../types/session';
@@ -23,7 +24,7 @@ export class KeptStep<T extends object> {
     private revision: number;
     private last: string;
     private timer: ReturnType<typeof setTimeout> | undefined;
-    private isSending = false;
+    private sending: Promise<void> | null = null;
 
     constructor(private readonly url: string, kept: KeptContent, private readonly empty: T) {
         this.content = { ...empty, ...(kept.content as Partial<T>) };
@@ -57,15 +58,21 @@ export class KeptStep<T extends object> {
 
     /** Sends now what is still waiting. */
     async flush(): Promise<void> {
+        await this.sending;
         if (this.state === 'kept' || this.theirs !== null) return;
         clearTimeout(this.timer);
-        if (this.isSending) { this.later(PAUSE_MS); return; }
-        this.isSending = true;
+        this.sending = this.send().finally(() => { this.sending = null; });
+        await this.sending;
+    }
+
+    private async send(): Promise<void> {
         const content = $state.snapshot(this.content) as T;
         try {
             const answer = await sendJson<{ revision: number; kept_at: string }>(this.url, 'PUT', { revision: this.revision, content }, formToken());
             this.revision = answer.revision;
             this.keptAt = answer.kept_at;
+            // Back shows the page as it was left, not as it was opened.
+            if (location.pathname === this.url.replace('/steps/', '/')) router.replaceProp('kept', { revision: answer.revision, content, by: null });
             this.trouble = '';
             if (JSON.stringify($state.snapshot(this.content)) === JSON.stringify(content)) {
                 this.state = 'kept';
@@ -76,8 +83,6 @@ export class KeptStep<T extends object> {
             }
         } catch (problem) {
             this.failed(problem);
-        } finally {
-            this.isSending = false;
         }
     }
 
