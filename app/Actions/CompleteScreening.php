@@ -39,7 +39,7 @@ final class CompleteScreening
         }
 
         return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms) {
-            $patient->loadMissing('latestScreening.answers', 'activeProgramme.versions.items');
+            $patient->load('latestScreening.answers', 'activeProgramme.versions.items');
             $before = PatientFactsOf::patient($patient, CarbonImmutable::now());
             $screening = $patient->screenings()->create([
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),

@@ -81,8 +81,9 @@ final class IssueVersion
                 $version->findingReasons()->create([...$reason, 'practitioner_id' => $by->id, 'given_at' => $now]);
             }
 
-            // What a new fact said has been looked at: the rules have seen this version with it.
-            ($this->settle)($patient, $by, "Version {$version->number} issued.");
+            // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
+            // old one is still in force, so what was paused stays paused.
+            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($from))->max($now));
 
             return $version;
         });

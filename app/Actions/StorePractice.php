@@ -138,7 +138,7 @@ final class StorePractice
         }
         $lookedAt = Pause::query()->where('patient_id', $patient->id)
             ->where(fn ($pause) => $pause->whereNull('lineage')->orWhere('lineage', $practice->lineage))
-            ->max('until_at');
+            ->where('rule', '!=', PauseRules::NEW_FINDING)->max('until_at');
         $ends = Practice::query()->where('patient_id', $patient->id)->where('lineage', $practice->lineage)
             ->when($lookedAt !== null, fn ($query) => $query->where('received_at', '>', $lookedAt))
             ->orderByDesc('started_at')->orderByDesc('id')->limit(3)->get(['id', 'stop_class'])

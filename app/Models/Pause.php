@@ -41,10 +41,16 @@ final class Pause extends Model
         return $this->belongsTo(Practitioner::class, 'ended_by');
     }
 
-    /** @param  Builder<Pause>  $query */
+    /** @param  Builder<Pause>  $query  nobody has looked yet */
     public function scopeGoingOn(Builder $query): void
     {
         $query->whereNull('until_at');
+    }
+
+    /** @param  Builder<Pause>  $query  holding at this moment: also one that ends when the next version takes effect */
+    public function scopeHolding(Builder $query, CarbonImmutable $now): void
+    {
+        $query->where(fn (Builder $pause) => $pause->whereNull('until_at')->orWhere('until_at', '>', $now));
     }
 
     public function forAdherence(): CorePause

@@ -73,15 +73,6 @@ final class AskedForms
         ], array_keys(self::keys($form)));
     }
 
-    /** Whole points of the latest completed one; null when there is none. */
-    public static function latestScore(Patient $patient, string $form): ?int
-    {
-        $score = AskedForm::query()->where('patient_id', $patient->id)->where('form', $form)->whereNotNull('completed_at')->whereNotNull('score')
-            ->orderByDesc('completed_at')->value('score');
-
-        return is_numeric($score) ? (int) round((float) $score) : null;
-    }
-
     /** @return list<array<string, mixed>> each questionnaire with its first and last score, and what is waiting */
     public static function questionnaires(Patient $patient): array
     {

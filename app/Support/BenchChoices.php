@@ -51,6 +51,12 @@ final class BenchChoices
     /** @return list<array<string, mixed>> techniques of the catalogue that are practised to a plan */
     public static function planned(): array
     {
+        return FromCatalogue::remember('planned', self::compute(...));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function compute(): array
+    {
         $techniques = array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn && ! $technique->isRecovery);
 
         return array_values(array_map(fn (Technique $technique) => self::technique($technique, $technique->name, []), $techniques));

@@ -22,12 +22,15 @@ final class BenchPage
         $latest = $patient->activeProgramme?->latestVersion();
         $today = $patient->dayOf($now);
         $draft = ProgrammeDraft::read($latest === null ? [self::FIRST] : self::items($latest), $latest?->school->value);
-        $answer = BenchAnswer::to($draft, PatientFactsOf::patient($patient, $now), PatientFactsOf::inForce($latest));
+        $facts = PatientFactsOf::patient($patient, $now);
+        $answer = BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($latest));
 
         return [
-            'patient' => PatientHead::of($patient, $now),
+            'patient' => PatientHead::of($patient, $now, $facts),
             'choices' => BenchChoices::all($patient->clinic, array_map(fn ($each) => $each->fields, $draft->drafts)),
-            'measured' => (object) MeasureSheet::latest($patient),
+            'measured' => (object) array_filter([
+                'resting-rate' => $facts->restingRate, 'inhale' => $facts->limits->inhale, 'hold' => $facts->limits->hold, 'exhale' => $facts->limits->exhale,
+            ], fn (?float $value) => $value !== null),
             'version' => $latest === null ? null : [
                 'number' => $latest->number,
                 'issued_on' => $latest->issued_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),

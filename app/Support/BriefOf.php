@@ -58,7 +58,7 @@ final class BriefOf
         return $last?->note()->with('practitioner')->first();
     }
 
-    /** @return list<array{name: string, score: string, change: string|null}> */
+    /** @return list<array{name: string, score: string, band: string, change: string|null}> */
     private static function questionnaires(Patient $patient, ?CareSession $last): array
     {
         $new = [];
@@ -66,7 +66,7 @@ final class BriefOf
             $completed = $patient->askedForms()->where('form', $each['key'])->whereNotNull('completed_at')
                 ->when($last !== null, fn ($query) => $query->where('completed_at', '>=', $last?->begun_at))->exists();
             if ($completed && $each['last']['score'] !== null) {
-                $new[] = ['name' => $each['label'], 'score' => round($each['last']['score'], 1).($each['last']['band'] === '' ? '' : ", {$each['last']['band']}"), 'change' => $each['change']];
+                $new[] = ['name' => $each['label'], 'score' => (string) round($each['last']['score'], 1), 'band' => (string) $each['last']['band'], 'change' => $each['change']];
             }
         }
 

@@ -75,7 +75,7 @@ final class Caseload
         $goingOn = $pauses->whereNull('until_at');
         $help = $goingOn->firstWhere('rule', PauseRules::GET_HELP);
         $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
-        $lookedAt = $pauses->max('until_at');
+        $lookedAt = $pauses->where('rule', '!=', PauseRules::NEW_FINDING)->max('until_at');
         $stops = $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true
             && $practice->started_at >= $now->subDays(self::LATELY_DAYS) && ($lookedAt === null || $practice->received_at > $lookedAt));
         $endsOn = $latest?->ends_on === null ? null : PatientDay::of($latest->ends_on->format('Y-m-d'));

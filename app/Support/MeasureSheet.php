@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
@@ -63,13 +64,24 @@ final class MeasureSheet
         return $kind($a) === $kind($b);
     }
 
-    /** @return array<string, float> the latest resting rate and comfortable limits, as far as they were measured */
+    /**
+     * What the rules look at, in one query: it is asked at every key press on the Bench.
+     *
+     * @return array<string, float> the latest resting rate, comfortable limits and Nijmegen score, as far as there are any
+     */
     public static function latest(Patient $patient): array
     {
-        return Measurement::query()->where('patient_id', $patient->id)
-            ->whereIn('measure', [Measure::RestingRate, Measure::Inhale, Measure::Hold, Measure::Exhale])
-            ->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST)->get(['measure', 'value'])
-            ->unique(fn (Measurement $each) => $each->measure->value)->mapWithKeys(fn (Measurement $each) => [$each->measure->value => $each->value])->all();
+        $nijmegen = AskedForm::query()->toBase()->selectRaw("'nijmegen' as measure, score as value, completed_at as at, 0 as id")
+            ->where('patient_id', $patient->id)->where('form', 'nijmegen')->whereNotNull('completed_at')->whereNotNull('score');
+        $rows = Measurement::query()->toBase()->selectRaw('measure, value, measured_at as at, id')->where('patient_id', $patient->id)
+            ->whereIn('measure', [Measure::RestingRate->value, Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value])
+            ->unionAll($nijmegen)->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get();
+        $latest = [];
+        foreach ($rows as $row) {
+            $latest[(string) $row->measure] ??= (float) $row->value;
+        }
+
+        return $latest;
     }
 
     /** @return array<string, mixed> */

@@ -29,7 +29,7 @@ final class PatientFactsOf
             pregnancyWeeks: self::weeksNow(array_values($pregnancy)[0] ?? null, $patient, $now),
             limits: new ComfortableLimits($measured['inhale'] ?? null, $measured['hold'] ?? null, $measured['exhale'] ?? null),
             restingRate: $measured['resting-rate'] ?? null,
-            nijmegen: AskedForms::latestScore($patient, 'nijmegen'),
+            nijmegen: isset($measured['nijmegen']) ? (int) round($measured['nijmegen']) : null,
             minutesADay: $patient->minutes_a_day === null ? null : (float) $patient->minutes_a_day,
             programmeDay: $firstDay === null ? 0 : max(0, $firstDay->daysUntil($today)),
         );

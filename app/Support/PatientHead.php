@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
 use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\PatientFacts;
 
 /** The line about a patient that heads every page of theirs. */
 final class PatientHead
@@ -18,10 +19,10 @@ final class PatientHead
     }
 
     /** @return array<string, mixed> */
-    public static function of(Patient $patient, CarbonImmutable $now): array
+    public static function of(Patient $patient, CarbonImmutable $now, ?PatientFacts $facts = null): array
     {
         $patient->loadMissing(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items']);
-        $facts = PatientFactsOf::patient($patient, $now);
+        $facts ??= PatientFactsOf::patient($patient, $now);
 
         return [
             'id' => $patient->id,

@@ -17,9 +17,9 @@ final class TemplateList
     {
         $own = OwnTemplate::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(OwnWork::MOST)->get()
             ->map(fn (OwnTemplate $template) => ['id' => $template->id, 'name' => $template->name, 'school' => $template->fields['school'] ?? null, 'items' => $template->fields['items'] ?? []]);
-        $shipped = array_map(fn (Template $template) => [
+        $shipped = FromCatalogue::remember('templates', fn () => array_map(fn (Template $template) => [
             'id' => null, 'name' => $template->name, 'school' => $template->school->value, 'items' => $template->items,
-        ], Template::shipped());
+        ], Template::shipped()));
 
         return [...array_values($own->all()), ...$shipped];
     }

@@ -59,7 +59,7 @@ final class TodayOf
         $practices = $patient->practices()
             ->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])->orderBy('started_at')->limit(100)->get();
         $today = new Today($due->on($day), array_values($practices->map(fn (Practice $practice) => $practice->record())->all()), $now);
-        $pauses = $patient->pauses()->goingOn()->limit(20)->get();
+        $pauses = $patient->pauses()->holding($now)->limit(20)->get();
 
         return [
             'version_id' => $version->id,

@@ -75,21 +75,33 @@ await page.getByRole('heading', { name: 'Falling asleep' }).waitFor();
 await shot(page, 'routine');
 await open('Wilfred Haskin', '/screening');
 await shot(page, 'red-flag');
-await open('Bram Fenwick', '/measure');
-await shot(page, 'measure');
 await open('Maud Trevanion', '/screening');
 await shot(page, 'screening');
 await page.goto('/patients/new');
 await page.getByLabel('Name', { exact: true }).waitFor();
 if (only.length > 0) await shot(page, 'patient-new');
-await open('Bram Fenwick', '/versions/1');
-await shot(page, 'version');
+await open('Edda Korhonen', '/record');
+await shot(page, 'record');
+if (['brief', 'measure', 'decide'].some(wanted)) {
+    await open('Bram Fenwick');
+    await page.getByRole('button', { name: /session$/ }).click();
+    await page.getByRole('heading', { name: 'Worth asking' }).waitFor();
+    await shot(page, 'brief');
+    const session = new URL(page.url()).pathname.replace(/brief$/, '');
+    await page.goto(`${session}measure`);
+    await page.getByRole('button', { name: 'Tap at the start of each inhale' }).waitFor();
+    await shot(page, 'measure');
+    await page.goto(`${session}decide`);
+    await page.getByText('step up', { exact: true }).first().click();
+    await page.getByText(/^kept at /).waitFor();
+    await shot(page, 'decide');
+}
 
 if (only.length === 0 || only.some((name) => name === 'access' || name.startsWith('my-'))) {
     await open('Edda Korhonen', '/access');
     await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();
     await page.locator('[data-link]').waitFor({ state: 'attached' });
-    await shot(page, 'access');
+    if (only.length > 0) await shot(page, 'access');
     const link = new URL((await page.locator('[data-link]').textContent()) ?? '');
     await mobile.goto(`/enter${link.hash}`);
     await mobile.getByRole('button', { name: 'Use this device' }).waitFor();
@@ -109,7 +121,7 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     if (only.length > 0) await shot(mobile, 'my-before');
     await mobile.getByRole('button', { name: '5', exact: true }).click();
     await mobile.getByRole('button', { name: 'Start' }).waitFor();
-    await shot(mobile, 'my-get-ready');
+    if (only.length > 0) await shot(mobile, 'my-get-ready');
     await mobile.getByRole('button', { name: 'Start' }).click();
     await mobile.locator('[data-cue="exhale"]').waitFor();
     await mobile.waitForTimeout(2600);

@@ -41,6 +41,22 @@ final class NewFindingsTest extends TestCase
         $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('lines.0.reason', fn ($reason) => $reason !== 'new-finding'));
     }
 
+    public function test_a_new_version_ends_the_pause_when_it_takes_effect(): void
+    {
+        [, $credential] = $this->device();
+        $this->screen(['flag.epilepsy']);
+        $this->issue(['ratio' => '4:0:6'], basedOn: 1, reason: 'No hold.');
+        $paused = function () use ($credential): bool {
+            $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
+
+            return (bool) $this->getJson('/api/v1/today')->assertOk()->json('items.0.paused');
+        };
+        self::assertTrue($paused(), 'today the old version is still in force');
+        self::assertSame(0, $this->patient->pauses()->goingOn()->count(), 'but nobody has to look again');
+        $this->travel(2)->days();
+        self::assertFalse($paused());
+    }
+
     public function test_a_caution_is_shown_and_settled_with_a_line_or_a_new_version(): void
     {
         $this->issue(['ratio' => '4:4:6'], basedOn: 1, reason: 'Shorter.');

@@ -34,7 +34,7 @@ enum CaseloadReason: string
             self::GetHelp => 'Needed help',
             self::Paused => 'Paused',
             self::NewFinding => 'New finding',
-            self::ScreeningWaiting => 'Answers waiting',
+            self::ScreeningWaiting => 'Answers wait',
             self::NoPractice => 'No practice',
             self::AccessUnused => 'Access not used',
             self::ReviewOverdue => 'Review overdue',

@@ -88,7 +88,7 @@ final readonly class Brief
     private static function measured(BriefFacts $facts): array
     {
         return array_map(
-            fn (array $each) => self::line("{$each['name']} {$each['score']}", 'answered since the last session'.($each['change'] === null ? '.' : ": {$each['change']}."), 'measure'), $facts->questionnaires,
+            fn (array $each) => self::line($each['score'], $each['name'].($each['band'] === '' ? '' : ", {$each['band']}").($each['change'] === null ? '.' : ": {$each['change']}."), 'measure'), $facts->questionnaires,
         );
     }
 

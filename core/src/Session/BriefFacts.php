@@ -17,7 +17,7 @@ final readonly class BriefFacts
      * @param  list<string>  $openRedFlags  labels
      * @param  list<string>  $newFindings  titles that nobody has looked at
      * @param  int  $pausedExercises  paused by rule
-     * @param  list<array{name: string, score: string, change: string|null}>  $questionnaires  completed since then
+     * @param  list<array{name: string, score: string, band: string, change: string|null}>  $questionnaires  completed since then
      * @param  int|null  $screeningDays  whole days since the latest screening; null when there is none
      * @param  bool  $screeningWaits  the patient has sent answers that nobody has confirmed
      * @param  int|null  $reviewOverdue  days since the review was due; null or below 1 when it is not

@@ -42,7 +42,7 @@ final class BriefTest extends TestCase
     {
         $brief = Brief::of(new BriefFacts(
             daysSinceLast: 14, evidence: new Evidence([new RatedPractice(5, 7, 8, 'no')], 10, 2), ratedSymptom: 'tension', stops: ['dizziness' => 2], longestGap: 4, remarks: ['Too long', 'Fine'],
-            openRedFlags: ['chest pain'], newFindings: ['A long hold (Square breathing)'], pausedExercises: 1, questionnaires: [['name' => 'GAD-7', 'score' => '9, mild', 'change' => null]],
+            openRedFlags: ['chest pain'], newFindings: ['A long hold (Square breathing)'], pausedExercises: 1, questionnaires: [['name' => 'GAD-7', 'score' => '9', 'band' => 'mild', 'change' => null]],
             screeningDays: 40, screeningWaits: true, reviewOverdue: 3, slight: 1,
         ));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
+use IvoryPace\Assessment\Measure;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
@@ -28,14 +29,27 @@ final readonly class HarrowQuay
         // A retired slate worker with COPD.
         (new InventedPatient($this->nora, 34, ['name' => 'Bram Fenwick', 'birth_date' => '1968-02-11', 'minutes_a_day' => 20]))
             ->screened(34, ['flag.copd', 'flag.low-back-pain'])
+            ->measured(34, Measure::RestingRate, ['value' => 21])->measured(16, Measure::RestingRate, ['value' => 18])
+            ->measured(34, Measure::HandCheck, ['chest' => 3, 'belly' => 1, 'first' => 'chest', 'shoulders' => true])->measured(16, Measure::HandCheck, ['chest' => 2, 'belly' => 2, 'first' => 'together'])
+            ->measured(34, Measure::Exhale, ['tries' => [4.2, 4.4, 3.9]])->measured(16, Measure::Exhale, ['tries' => [6.6, 7, 6.8]])
+            ->measured(34, Measure::Inhale, ['tries' => [3, 3.2]])->measured(16, Measure::Inhale, ['tries' => [4.6, 4.1]])
+            ->measured(34, Measure::Saturation, ['value' => 93])->measured(16, Measure::Saturation, ['value' => 93], 'reclined')
+            ->measured(34, Measure::RibExpansion, ['pairs' => [[96, 98]]])->measured(16, Measure::RibExpansion, ['pairs' => [[95, 98], [96, 98.5]]])
+            ->rates(34, 'breathlessness', 6)->rates(16, 'breathlessness', 4)
+            ->answered(34, 'mmrc', [3])->answered(16, 'mmrc', [2])
             ->issued(33, $exhale, weeks: 8, symptom: 'breathlessness')
             ->joined(33)
             ->practised(33, 16, chance: [0.7, 0.9], before: [7, 5])
             ->issued(16, ['ratio' => '3:0:5:1'] + $exhale, weeks: 6, reviewAfter: 21, symptom: 'breathlessness', reason: 'Exhale unhurried at 4; next rung.')
+            ->sessionSigned(33, "First assessment\nUpper-chest pattern, short exhale. Extended exhale 2:0:4:1 tried twice, effort 4 of 10. Sheet explained; agreed on three times a day.")
+            ->sessionSigned(16, "Session 2\nExhale unhurried, shoulders stay low. Took the next rung, 3:0:5:1. Stairs: stops once instead of twice.")
             ->practised(15, 0, chance: [0.9, 0.97], before: [5, 3], effort: [3, 2], remarks: [4 => 'Did the bottom flight of the quay steps and talked at the top.']);
         // A cornet player who over-breathes before concerts.
         (new InventedPatient($this->idris, 24, ['name' => 'Edda Korhonen', 'birth_date' => '1997-06-03', 'minutes_a_day' => 10]))
             ->screened(24, ['flag.panic'])
+            ->measured(24, Measure::RestingRate, ['value' => 19])
+            ->answered(24, 'gad-7', [3, 2, 2, 2, 1, 2, 1])->answered(3, 'gad-7', [1, 1, 1, 1, 0, 1, 1])
+            ->answered(24, 'nijmegen', [1, 3, 1, 3, 2, 3, 2, 2, 1, 2, 2, 1, 1, 1, 1, 1])
             ->issued(24, ['technique' => 'extended-exhale', 'ratio' => '4:0:6:1', 'breaths' => 10, 'position' => 'seated', 'props' => ['chair-with-back'], 'times_a_day' => 2], weeks: 6, reviewAfter: 28)
             ->joined(24)
             ->practised(24, 0, chance: [0.95, 0.98], before: [6, 3]);
@@ -102,6 +116,17 @@ final readonly class HarrowQuay
         (new InventedPatient($this->idris, 3, ['name' => 'Kit Rosevear', 'birth_date' => '2001-10-05']))
             ->screened(3, ['red.weight-loss-or-fever', 'flag.panic'])
             ->redFlagActed(3, RedFlag::WeightLossOrFever, 'Seen by Dr Amery on Friday, blood tests normal, no objection to breathing practice.');
+        // A lamp-oil chandler who was told of epilepsy since: what needs a reason is paused.
+        (new InventedPatient($this->idris, 15, ['name' => 'Corin Tregear', 'birth_date' => '1990-02-17', 'minutes_a_day' => 15]))
+            ->screened(15)
+            ->issued(15, ['technique' => 'square', 'ratio' => '4:11:6:1', 'breaths' => 6, 'position' => 'seated', 'times_a_day' => 1], weeks: 6, reviewAfter: 28)
+            ->joined(15)
+            ->practised(15, 1, chance: [0.9, 0.9], before: [5, 4])
+            ->screened(0, ['flag.epilepsy']);
+        // A ropewalk foreman who answered the questions at home, before the first visit.
+        (new InventedPatient($this->tamsin, 4, ['name' => 'Hal Oxenham', 'birth_date' => '1963-09-09', 'minutes_a_day' => 20]))
+            ->joined(3)
+            ->answeredAtHome(1, ['flag.asthma', 'flag.reflux']);
         // New with nothing yet: a tide-gauge reader.
         new InventedPatient($this->nora, 0, ['name' => 'Maud Trevanion', 'birth_date' => '1988-07-07', 'minutes_a_day' => 15]);
     }

@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Actions\AnswerForm;
+use App\Actions\AskForm;
+use App\Actions\BeginSession;
 use App\Actions\CompleteScreening;
 use App\Actions\EndPause;
 use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
 use App\Actions\RegisterDevice;
+use App\Actions\SignNote;
+use App\Actions\StoreMeasurement;
 use App\Actions\StorePractice;
 use App\Actions\VersionOrder;
+use App\Models\AskedForm;
+use App\Models\ChosenSymptom;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
@@ -19,6 +26,7 @@ use App\Support\ConsentText;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Screening;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
@@ -81,6 +89,58 @@ final class InventedPatient
                 startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons],
             ));
             $this->issued++;
+        });
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $reading */
+    public function measured(int $daysAgo, Measure $measure, array $reading, string $position = 'seated'): self
+    {
+        $this->at($daysAgo, '10:20', fn () => app(StoreMeasurement::class)($this->patient, $this->by, ['measure' => $measure->value, 'position' => $position, 'sure' => true, ...$reading]));
+
+        return $this;
+    }
+
+    /** @param  list<int>  $answers  in order */
+    public function answered(int $daysAgo, string $form, array $answers): self
+    {
+        $this->at($daysAgo, '10:30', function () use ($form, $answers) {
+            $asked = app(AskForm::class)($this->patient, $this->by, $form, 'room');
+            app(AnswerForm::class)($asked, array_combine(range(1, count($answers)), $answers), true);
+        });
+
+        return $this;
+    }
+
+    public function rates(int $daysAgo, string $symptom, int $value): self
+    {
+        $this->at($daysAgo, '10:25', function () use ($symptom, $value) {
+            $chosen = ChosenSymptom::query()->firstOrCreate(['patient_id' => $this->patient->id, 'name' => $symptom]);
+            app(StoreMeasurement::class)($this->patient, $this->by, ['measure' => Measure::Symptom->value, 'symptom' => $chosen->id, 'value' => $value, 'position' => 'seated']);
+        });
+
+        return $this;
+    }
+
+    public function sessionSigned(int $daysAgo, string $note): self
+    {
+        $session = $this->at($daysAgo, '10:05', fn () => app(BeginSession::class)($this->patient, $this->by));
+        $this->at($daysAgo, '10:55', fn () => app(SignNote::class)($session, $this->by, $note));
+
+        return $this;
+    }
+
+    /**
+     * The patient sends the screening from home; nobody has confirmed it yet.
+     *
+     * @param  list<string>  $yes
+     */
+    public function answeredAtHome(int $daysAgo, array $yes): self
+    {
+        $this->at($daysAgo, '19:40', function () use ($yes) {
+            $asked = app(AskForm::class)($this->patient, $this->by, AskedForm::SCREENING, 'device');
+            app(AnswerForm::class)($asked, array_fill_keys($yes, 1) + array_fill_keys(Screening::keysForPatients(), 0), true);
         });
 
         return $this;

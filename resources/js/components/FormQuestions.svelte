@@ -29,5 +29,5 @@
     .options { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.35rem; }
     label { display: flex; align-items: center; gap: 0.45rem; min-height: 2.4rem; padding: 0.2rem 0.8rem; border: 1px solid var(--rule); background: var(--card); cursor: pointer; line-height: 1.25; }
     label.chosen { border-color: var(--ink); box-shadow: inset 0 0 0 1px var(--ink); }
-    input { accent-color: var(--reed); }
+    input { accent-color: var(--reed); color: var(--reed); border-color: var(--muted); }
 </style>

@@ -26,7 +26,7 @@
         <section>
             <h1 class="text-[1.45rem]">{clinic.name}</h1>
             <p class="text-muted">{clinic.time_zone.replaceAll('_', ' ')}</p>
-            <h2 class="mt-5 text-[1.15rem]">People</h2>
+            <h2 class="mt-5 mb-1 text-[1.15rem]">People</h2>
             <ul>
                 {#each people as person (person.id)}
                     <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2"><span><strong>{person.name}</strong><span class="block text-[0.875rem] text-muted">{person.profession}</span></span>
@@ -35,11 +35,11 @@
                 {/each}
             </ul>
             {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
-            <h2 class="mt-5 text-[1.15rem]">In an emergency, patients read</h2>
+            <h2 class="mt-5 mb-1 text-[1.15rem]">In an emergency, patients read</h2>
             <p class="border-l-4 border-clay bg-card px-4 py-2">{clinic.emergency_wording}</p>
         </section>
         <section>
-            <h2 class="text-[1.15rem]">Who opened and changed what</h2>
+            <h2 class="mb-1 text-[1.15rem]">Who opened and changed what</h2>
             {#if trail}<Trail lines={trail} withPatient />{:else}<p class="text-muted">The clinic’s lead sees this.</p>{/if}
         </section>
     </div>

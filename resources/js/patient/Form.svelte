@@ -67,7 +67,7 @@
 
 <main>
     {#if isUrgent}
-        <div class="card urgent" role="alert">
+        <div class="card urgent stays" role="alert">
             <h2>{t('patient.form.urgent')}</h2>
             <p><strong>{emergency}</strong></p>
             <p class="small">{t('patient.form.urgent-text')}</p>
@@ -88,3 +88,8 @@
     {:else if !trouble}<p class="muted" role="status">{t('patient.trouble.loading')}</p>{/if}
     {#if trouble}<p class="error" role="alert">{trouble}</p>{#if !form}<button type="button" class="button second" onclick={load}>{t('patient.practice.go-on')}</button>{/if}{/if}
 </main>
+
+<style>
+    /* In view wherever the question stands that brought it. */
+    .stays { position: sticky; top: 0; z-index: 1; }
+</style>

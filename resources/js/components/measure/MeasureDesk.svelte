@@ -34,8 +34,8 @@
     }
 </script>
 
-{#snippet value(it: MeasuredValue | null)}
-    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong><span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}</span>
+{#snippet value(it: MeasuredValue | null, unit: string)}
+    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'} <span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}</span>
     {:else}<span class="text-muted">–</span>{/if}
 {/snippet}
 {#snippet problem(each: MeasureView)}
@@ -83,8 +83,8 @@
                                 {@render problem(each)}
                             {/if}
                         </td>
-                        <td class="py-1.5 pr-3">{@render value(each.last)}</td>
-                        <td class="py-1.5">{@render value(each.first)}{#if !each.comparable}<span class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span>{/if}</td>
+                        <td class="py-1.5 pr-3">{@render value(each.last, each.unit)}</td>
+                        <td class="py-1.5">{@render value(each.first, each.unit)}{#if !each.comparable}<span class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span>{/if}</td>
                     </tr>
                 {/each}
             </tbody>

@@ -18,7 +18,7 @@
 </script>
 
 <section aria-labelledby="details">
-    <h2 id="details" class="text-[1.15rem]">Details</h2>
+    <h2 id="details" class="mb-1 text-[1.15rem]">Details</h2>
     {#if !open}
         <dl class="grid grid-cols-[9rem_1fr] gap-y-1 border-t border-rule pt-2">
             <dt class="text-muted">Born</dt><dd>{details.birth_date}</dd><dt class="text-muted">Time zone</dt><dd>{details.time_zone.replaceAll('_', ' ')}, day starts {details.day_start}</dd>

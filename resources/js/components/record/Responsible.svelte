@@ -16,7 +16,7 @@
 </script>
 
 <section aria-labelledby="responsible">
-    <h2 id="responsible" class="text-[1.15rem]">Who is responsible</h2>
+    <h2 id="responsible" class="mb-1 text-[1.15rem]">Who is responsible</h2>
     <p class="border-t border-rule pt-2"><strong>{responsible.name}</strong>{sharedWith.length > 0 ? `, shared with ${sharedWith.map((each) => each.name).join(', ')}` : ''}</p>
     <form onsubmit={submit} novalidate class="mt-1 leading-9">
         <select class="slot small" aria-label="What happens" bind:value={form.kind}>{#each KINDS as [value, label] (value)}<option {value}>{label}</option>{/each}</select>

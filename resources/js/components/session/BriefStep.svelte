@@ -25,7 +25,7 @@
         <h2 class="mb-2 text-[1.15rem]">Worth asking</h2>
         {#if shown.questions.length === 0}<p class="text-muted">Nothing stands out.</p>{/if}
         <ol class="list-decimal pl-5">{#each shown.questions as question (question)}<li class="py-1">{question}</li>{/each}</ol>
-        {#if shown.goal}<h2 class="mt-5 text-[1.05rem]">Goal</h2><p>“{shown.goal.words}”</p>{/if}
-        {#if shown.last?.note}<h2 class="mt-5 text-[1.05rem]">Last note</h2><p class="max-h-60 overflow-y-auto text-[0.925rem] whitespace-pre-line">{shown.last.note}</p>{/if}
+        {#if shown.goal}<h2 class="mt-5 mb-1 text-[1.05rem]">Goal</h2><p>“{shown.goal.words}”</p>{/if}
+        {#if shown.last?.note}<h2 class="mt-5 mb-1 text-[1.05rem]">Last note</h2><p class="max-h-60 overflow-y-auto text-[0.925rem] whitespace-pre-line">{shown.last.note}</p>{/if}
     </section>
 </div>

@@ -16,11 +16,11 @@
 
 <div class="grid gap-x-12 gap-y-6 pt-5 md:grid-cols-[1.2fr_1fr]">
     <section>
-        <h2 class="text-[1.15rem]">Practised</h2>
+        <h2 class="mb-1 text-[1.15rem]">Practised</h2>
         {#each shown.exercises as exercise, index (index)}<h3 class="mt-3 text-[1rem]">{exercise.name}</h3><Evidence lines={exercise.lines} />{:else}<p class="text-muted">No programme yet.</p>{/each}
-        {#if shown.stops.length > 0}<h2 class="mt-5 text-[1.05rem]">Stops</h2>
+        {#if shown.stops.length > 0}<h2 class="mt-5 mb-1 text-[1.05rem]">Stops</h2>
             <ul>{#each shown.stops as stop, index (index)}<li class="border-t border-rule py-1"><strong class="text-clay">{stop.symptom}</strong> <span class="text-muted">{stop.on}</span>{#if stop.remark}<span class="block">“{stop.remark}”</span>{/if}</li>{/each}</ul>{/if}
-        {#if shown.remarks.length > 0}<h2 class="mt-5 text-[1.05rem]">In the patient’s words</h2>
+        {#if shown.remarks.length > 0}<h2 class="mt-5 mb-1 text-[1.05rem]">In the patient’s words</h2>
             <ul>{#each shown.remarks as remark, index (index)}<li class="border-t border-rule py-1">“{remark.text}” <span class="text-muted">{remark.on}</span></li>{/each}</ul>{/if}
     </section>
     <section>

@@ -31,7 +31,7 @@
 <div class="grid items-start gap-x-12 gap-y-6 pt-5 md:grid-cols-[1fr_1fr]">
     <section>
         {#if shown.version}
-            <h2 class="text-[1.15rem]">Version {shown.version.number}{shown.version.is_new ? ', issued in this session' : ''}</h2>
+            <h2 class="mb-1 text-[1.15rem]">Version {shown.version.number}{shown.version.is_new ? ', issued in this session' : ''}</h2>
             <p class="text-muted">in force from {shown.version.in_force_from}, review {shown.version.review_on}</p>
             <ul class="mt-2">{#each shown.version.items as item, index (index)}<li class="border-t border-rule py-1"><strong>{item.name}</strong> {item.summary}</li>{/each}</ul>
             {#if shown.version.patient_note}<h3 class="mt-3 text-[1rem]">What we changed and why</h3><p class="whitespace-pre-line">{shown.version.patient_note}</p>{/if}
@@ -39,7 +39,7 @@
         {:else}
             <p class="text-muted">No programme is issued yet, so there is nothing to hand over. <Link class="linklike" href="/patients/{patient.id}/sessions/{session.id}/prescribe">To Prescribe</Link></p>
         {/if}
-        <h2 class="mt-6 text-[1.15rem]">On the patient’s own device</h2>
+        <h2 class="mt-6 mb-1 text-[1.15rem]">On the patient’s own device</h2>
         {#if link}
             <div class="mt-2 flex items-center gap-6 border border-ink bg-card p-4">
                 <QrCode text={link.address} label="Link for {patient.name}" />

@@ -50,7 +50,7 @@
             {/each}
         </article>
         <form onsubmit={amend} novalidate>
-            <h2 class="text-[1.15rem]">Amend</h2>
+            <h2 class="mb-1 text-[1.15rem]">Amend</h2>
             <p class="text-muted">The signed text stays as it is; both are read together.</p>
             <div class="mt-3 grid gap-3">
                 <Field id="text" label="What is added or corrected" error={form.errors.text}>{#snippet children(attributes)}<Textarea rows={4} class="w-full" bind:value={form.text} {...attributes} />{/snippet}</Field>

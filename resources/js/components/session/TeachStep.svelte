@@ -95,7 +95,7 @@
         {#if choice && choice.mistakes.length > 0}<p class="mt-2 text-[0.875rem] text-muted">Often goes wrong: {choice.mistakes.join(' ')}</p>{/if}
     </section>
     <section>
-        <h2 class="text-[1.15rem]">Tried in this session</h2>
+        <h2 class="mb-1 text-[1.15rem]">Tried in this session</h2>
         <TriedList bind:tried={step.content.tried} />
         <div class="mt-5"><Remarks bind:value={step.content.remarks} label="How it went" /></div>
         <KeptLine {step}>{#snippet theirs(content)}<p>{(content.tried ?? []).map((each) => `${each.name} ${each.pattern}`).join('; ')}</p><p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine>
