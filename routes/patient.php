@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Patient\AccessController;
 use App\Http\Controllers\Patient\AskedFormController;
+use App\Http\Controllers\Patient\DiaryController;
 use App\Http\Controllers\Patient\PinController;
 use App\Http\Controllers\Patient\PracticeController;
 use App\Http\Controllers\Patient\TodayController;
@@ -23,6 +24,8 @@ Route::middleware('auth:device')->group(function () {
     Route::post('/practices', [PracticeController::class, 'store']);
     Route::middleware(ScreenUnlocked::class)->group(function () {
         Route::get('/today', TodayController::class);
+        Route::get('/diary', [DiaryController::class, 'show']);
+        Route::put('/diary/{day}', [DiaryController::class, 'update'])->where('day', '[0-9-]{10}');
         Route::get('/forms/{form}', [AskedFormController::class, 'show']);
         Route::put('/forms/{form}', [AskedFormController::class, 'update']);
     });

@@ -59,6 +59,10 @@ final class StorePractice
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
             $this->refuse((int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done', "More breaths were logged than the {$timeline->breaths()} prescribed.");
 
+            $tempo = isset($log['tempo']) ? (float) $log['tempo'] : null;
+            $limits = $prescribed->prescription->guidance->tempo;
+            $this->refuse($tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', 'The pace is outside what was prescribed.');
+
             $practice = Practice::query()->create([
                 'uuid' => $log['uuid'],
                 'patient_id' => $patient->id,
@@ -81,6 +85,7 @@ final class StorePractice
                 'slight_symptom' => $log['slight_symptom'] ?? null,
                 'open_ms' => $log['open_ms'] ?? null,
                 'enough_step' => $log['enough_step'] ?? null,
+                'tempo' => $tempo,
                 'remark' => $log['remark'] ?? null,
                 'stop_class' => $log['stop_class'] ?? null,
                 'stop_symptom' => $log['stop_symptom'] ?? null,

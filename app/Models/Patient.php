@@ -133,6 +133,12 @@ final class Patient extends Model
         return $this->hasMany(ChosenSymptom::class)->whereNull('dropped_at')->orderBy('id');
     }
 
+    /** @return HasMany<DiaryEntry, $this> */
+    public function diary(): HasMany
+    {
+        return $this->hasMany(DiaryEntry::class);
+    }
+
     /** @return HasMany<Handover, $this> */
     public function handovers(): HasMany
     {

@@ -26,6 +26,7 @@ use IvoryPace\Safety\StopSymptom;
  * @property int $breaths_prescribed
  * @property int $seconds_done
  * @property int $seconds_prescribed
+ * @property float|null $tempo lengths over the prescribed ones; null as prescribed
  * @property int|null $before
  * @property int|null $after
  * @property int|null $effort
@@ -71,7 +72,7 @@ final class Practice extends Model
         return [
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
-            'remark' => 'encrypted', 'open_ms' => 'array', 'slight_symptom' => 'boolean',
+            'remark' => 'encrypted', 'open_ms' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean',
         ];
     }
 }

@@ -146,7 +146,7 @@ final class CourseOf
             'exercise' => self::nameOf($practice->lineage, $programme),
             'version' => $programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
             'anchor' => $practice->anchor?->label(),
-            'got' => self::got($practice).self::enough($practice, $programme).self::hums($practice),
+            'got' => self::got($practice).self::enough($practice, $programme).self::hums($practice).self::pace($practice),
             'before' => $practice->before,
             'after' => $practice->after,
             'effort' => $practice->effort,
@@ -182,6 +182,12 @@ final class CourseOf
         }
 
         return 'Exercise';
+    }
+
+    /** The pace that the patient chose, when it was another than prescribed. */
+    private static function pace(Practice $practice): string
+    {
+        return $practice->tempo === null ? '' : sprintf(', breaths %d %% as long', round($practice->tempo * 100));
     }
 
     /** The longest open exhale, when there were any. */

@@ -67,6 +67,7 @@ final class SessionSteps
                 ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'symptom' => $practice->stop_symptom?->label() ?? 'no symptom', 'remark' => $practice->remark])->values(),
             'remarks' => $practices->filter(fn (Practice $practice) => trim((string) $practice->remark) !== '' && ($since === null || $practice->started_at >= $since))->take(self::REMARKS)
                 ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'text' => $practice->remark])->values(),
+            'diary' => DiaryOf::patient($patient, $now),
             'screened' => $patient->latestScreening === null ? null : [
                 'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $patient->latestScreening->practitioner->name,
                 'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay(),

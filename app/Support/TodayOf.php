@@ -96,6 +96,8 @@ final class TodayOf
             'size' => "exercise.size.{$prescription->effort->value}",
             'right' => self::right($item),
             'gaze' => "exercise.gaze.{$prescription->gaze->value}",
+            'tempo' => $item->routine === null && $item->countedBreaths() > 0 && $prescription->guidance->tempo->canChange()
+                ? ['fastest' => $prescription->guidance->tempo->fastest, 'slowest' => $prescription->guidance->tempo->slowest] : null,
             'steps' => array_map(
                 fn (Prescription $step) => $step->own->name ?? "exercise.{$step->technique->key}.name", $item->routine === null ? [] : $item->exercises(),
             ),

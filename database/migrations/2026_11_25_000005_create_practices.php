@@ -26,6 +26,8 @@ return new class extends Migration
             $table->unsignedSmallInteger('breaths_prescribed')->default(0);
             $table->unsignedSmallInteger('seconds_done');
             $table->unsignedSmallInteger('seconds_prescribed');
+            // Lengths over the prescribed ones at the end; null as prescribed.
+            $table->decimal('tempo', 4, 2)->nullable();
             $table->unsignedTinyInteger('before')->nullable();
             $table->unsignedTinyInteger('after')->nullable();
             $table->unsignedTinyInteger('effort')->nullable();

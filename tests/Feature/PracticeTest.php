@@ -153,6 +153,19 @@ final class PracticeTest extends TestCase
         self::assertFalse($this->today()['items'][0]['paused']);
     }
 
+    public function test_a_pace_within_the_limits_is_kept_and_one_outside_is_refused(): void
+    {
+        $this->issue(['slowest' => '1.2', 'fastest' => '0.9'], basedOn: 1, reason: 'The patient may choose.');
+        $this->travel(1)->days();
+        $version = ProgrammeVersion::query()->with('items')->where('number', 2)->sole();
+        $this->send($this->practiceLog($version, ['tempo' => 1.15]))->assertCreated();
+        self::assertSame(1.15, Practice::query()->sole()->tempo);
+        foreach ([1.25, 0.85] as $tempo) {
+            $this->send($this->practiceLog($version, ['tempo' => $tempo]))->assertJsonValidationErrors(['tempo' => 'The pace is outside what was prescribed.']);
+        }
+        $this->send($this->practiceLog($version, ['tempo' => 'fast']))->assertJsonValidationErrors('tempo');
+    }
+
     public function test_a_stop_in_two_of_three_pauses_the_exercise_and_counts_anew_after_a_look(): void
     {
         $stop = ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness', 'breaths_done' => 4, 'seconds_done' => 40];

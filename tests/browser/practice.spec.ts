@@ -1,4 +1,4 @@
-import { expect, readyPatient, startPlaying, test } from './support';
+import { addPatient, expect, join, keepPractice, makeLink, newName, readyPatient, screen, signIn, startPlaying, test, type } from './support';
 
 test('Stop by the Esc key, a symptom, and the second stop pauses the exercise until someone has looked', async ({ page, phone }) => {
     const { record, phone: mine, name } = await readyPatient(page, phone, 'Stopping Wren', '20');
@@ -135,4 +135,31 @@ test('what the server refuses stays visible on the device until it has been read
     await mine.reload();
     await mine.getByRole('button', { name: 'I have read this' }).click();
     await expect(mine.getByText(/could not be kept/)).toHaveCount(0);
+});
+
+test('the pace may be changed within the limits, from the next breath on, and is kept', async ({ page, phone }) => {
+    await signIn(page);
+    const record = await addPatient(page, newName('Pace Wren'));
+    await screen(page);
+    await page.goto(`${record}/bench`);
+    await page.getByLabel('Position').selectOption('seated');
+    await type(page, 'Seconds a count', '0.4');
+    await type(page, 'Breaths', '3');
+    await page.getByRole('button', { name: 'How it is led' }).click();
+    await type(page, 'Slowest, times the length', '1.1');
+    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
+    const mine = await phone.open();
+    await join(mine, (await makeLink(page, record)).address);
+    await startPlaying(mine);
+    await expect(mine.getByText('pace as prescribed')).toBeVisible();
+    await expect(mine.getByRole('button', { name: 'Faster' })).toBeDisabled();
+    await mine.getByRole('button', { name: 'Slower' }).click();
+    await mine.getByRole('button', { name: 'Slower' }).click();
+    await expect(mine.getByText('breaths 110 % as long')).toBeVisible();
+    await expect(mine.getByRole('button', { name: 'Slower' })).toBeDisabled();
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 40_000 });
+    await keepPractice(mine);
+    await page.goto(record);
+    await expect(page.getByRole('cell', { name: '3 of 3 breaths, breaths 110 % as long' })).toBeVisible();
 });

@@ -239,3 +239,35 @@ describe('rounds and fading', () => {
         expect(context.sounding().filter((each) => each.frequency === 880)).toHaveLength(2);
     });
 });
+
+describe('tempo', () => {
+    it('changes from the next breath on, and the breath that goes on is finished as it was', () => {
+        const engine = engineFor(paced(4));
+        engine.start();
+        pass(0.25 + 3 + 6); // in the second breath
+        engine.setTempo(1.2);
+        pass(30);
+        const zero = 13.25;
+        const inhales = context.sounding().filter((each) => each.frequency === INHALE).map((each) => Math.round((each.at - zero) * 1000) / 1000);
+        // What sounded before the change is past; the fake forgets it when the later tones are taken back.
+        expect(inhales).toEqual([10, 16]);
+        expect(engine.progress().breathsDone).toBe(4);
+        expect(engine.exerciseMs).toBe(22_000);
+    });
+
+    it('can go back, and stays through a pause', () => {
+        const engine = engineFor(paced(4));
+        engine.start();
+        pass(0.25 + 3 + 1);
+        engine.setTempo(0.8);
+        pass(5); // in the second breath, which lasts four seconds
+        engine.pause();
+        pass(3);
+        engine.resume();
+        pass(1 + 2);
+        engine.setTempo(1);
+        pass(30);
+        expect(engine.exerciseMs).toBe(5000 + 4000 + 5000 + 5000);
+        expect(engine.progress().breathsDone).toBe(4);
+    });
+});

@@ -34,7 +34,7 @@ const offline = () => { throw new TypeError('Failed to fetch'); };
 
 function log(uuid: string, with_: Partial<PracticeLog> = {}): PracticeLog {
     return {
-        uuid, version_id: 1, lineage: 'x', anchor: null, started_at: '2026-11-25T09:50:00Z', ended_at: '2026-11-25T09:52:00Z', breaths_done: 12, seconds_done: 120, open_ms: null, enough_step: null,
+        uuid, version_id: 1, lineage: 'x', anchor: null, started_at: '2026-11-25T09:50:00Z', ended_at: '2026-11-25T09:52:00Z', breaths_done: 12, seconds_done: 120, open_ms: null, enough_step: null, tempo: null,
         before: null, after: null, effort: null, smooth: null, slight_symptom: null, remark: null, stop_class: null, stop_symptom: null, ...with_,
     };
 }

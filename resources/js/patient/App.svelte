@@ -3,6 +3,7 @@
     import { Refusal } from '../lib/http';
     import { api } from './api';
     import Consent from './Consent.svelte';
+    import Diary from './Diary.svelte';
     import Enter from './Enter.svelte';
     import Form from './Form.svelte';
     import Pin from './Pin.svelte';
@@ -17,6 +18,7 @@
     let trouble = $state('');
     let isStale = $state(false);
     let answering = $state.raw<string | null>(null);
+    let inDiary = $state(false);
     let practising = $state.raw<{ item: TodayItem; slot: TodaySlot | null } | null>(null);
 
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
@@ -78,8 +80,14 @@
         scrollTo(0, 0);
     }
 
+    function openDiary(): void {
+        inDiary = true;
+        history.pushState(null, '', '/my/diary');
+        scrollTo(0, 0);
+    }
+
     function leave(): void {
-        if (location.pathname === '/my/practice' || location.pathname === '/my/questions') history.back();
+        if (location.pathname === '/my/practice' || location.pathname === '/my/questions' || location.pathname === '/my/diary') history.back();
         else onBack();
     }
 
@@ -87,6 +95,7 @@
     function onBack(): void {
         practising = null;
         answering = null;
+        inDiary = false;
         if (device?.state === 'ready') void load();
     }
 </script>
@@ -97,6 +106,8 @@
     <Enter {token} onentered={entered} />
 {:else if practising && today}
     <Practice item={practising.item} slot={practising.slot} {today} onleave={leave} />
+{:else if inDiary && device?.state === 'ready'}
+    <Diary onleave={leave} />
 {:else if answering && today && device?.state === 'ready'}
     <Form id={answering} emergency={today.emergency} onleave={leave} />
 {:else if device?.state === 'unknown'}
@@ -108,7 +119,7 @@
 {:else if device?.state === 'locked' || device?.state === 'locked-out'}
     <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} onopen={arrive} />
 {:else if today}
-    <Today {today} {isStale} onbegin={begin} onform={open} onchange={load} onlock={async () => { arrive(await api.lock()); today = null; }} />
+    <Today {today} {isStale} onbegin={begin} onform={open} ondiary={openDiary} onchange={load} onlock={async () => { arrive(await api.lock()); today = null; }} />
 {:else}
     <main>
         {#if trouble}

@@ -13,9 +13,10 @@
         onchange: () => void;
         onlock: () => void;
         onform: (id: string) => void;
+        ondiary: () => void;
     }
 
-    let { today, isStale, onbegin, onchange, onlock, onform }: Props = $props();
+    let { today, isStale, onbegin, onchange, onlock, onform, ondiary }: Props = $props();
 
     let queue = $state.raw(waiting());
     let stoppedHere = $state(pausedHere());
@@ -144,6 +145,7 @@
     {#if unsent.length > 0}<p class="small" role="status">{tn('patient.today.waiting', unsent.length)}</p>{/if}
     {#if isStale}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
 
+    <button type="button" class="button second" onclick={ondiary}>{t('patient.diary.open')}</button>
     <div class="foot row">
         <p class="small muted">{t('patient.today.nobody')}</p>
         <button type="button" class="button plain" onclick={onlock}>{t('patient.today.lock')}</button>

@@ -1,6 +1,6 @@
 import { sendJson } from '../lib/http';
 import type { FormView } from '../types/measure';
-import type { DeviceState, PracticeLog, TodayData } from './types';
+import type { DeviceState, DiaryData, PracticeLog, TodayData } from './types';
 
 const HEADERS = { 'X-Ivory-Pace': '1' };
 
@@ -15,6 +15,8 @@ export const api = {
     unlock: (pin: string) => post<DeviceState>('unlock', { pin }),
     lock: () => post<DeviceState>('lock', {}),
     today: () => get<TodayData>('today'),
+    diary: () => get<DiaryData>('diary'),
+    writeDiary: (day: string, entry: { ratings: Record<string, number>; sleep: number | null; text: string }) => sendJson<DiaryData>(`/api/v1/diary/${day}`, 'PUT', entry, HEADERS),
     form: (id: string) => get<FormView>(`forms/${id}`),
     answer: (id: string, answers: Record<string, number>, done: boolean, withGaps: boolean) => sendJson<{ emergency: string | null }>(`/api/v1/forms/${id}`, 'PUT', { answers, done, with_gaps: withGaps }, HEADERS),
     practice: (log: PracticeLog) => post<{ stored: boolean; again: boolean }>('practices', { ...log, sent_at: new Date().toISOString() }),

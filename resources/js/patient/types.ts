@@ -21,6 +21,8 @@ export interface TodayItem {
     size: string;
     right: string[];
     gaze: string;
+    /** Lengths over the prescribed ones that the patient may choose; null when the pace is fixed. */
+    tempo: { fastest: number; slowest: number } | null;
     /** Names of a routine's exercises, in order. */
     steps: string[];
     why: string;
@@ -55,6 +57,18 @@ export interface TodayData {
     done: number;
 }
 
+export interface DiaryEntry { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }
+
+export interface DiaryData {
+    from: string;
+    today: string;
+    symptoms: { id: number; name: string }[];
+    /** Days that may be written, latest first. */
+    writable: { date: string; label: string }[];
+    entries: DiaryEntry[];
+    changes: { date: string; number: number }[];
+}
+
 /** One practice as it is sent. */
 export interface PracticeLog {
     uuid: string;
@@ -69,6 +83,8 @@ export interface PracticeLog {
     open_ms: number[] | null;
     /** The step in which the patient said that it is enough. */
     enough_step: number | null;
+    /** Lengths over the prescribed ones at the end; null when the pace was not changed. */
+    tempo: number | null;
     before: number | null;
     after: number | null;
     effort: number | null;

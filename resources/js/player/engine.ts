@@ -1,4 +1,5 @@
 import type { Beat, Cue, Segment, Timeline } from '../types/timeline';
+import { retimed } from './retiming';
 import { Tones } from './tones';
 
 /** Where the timeline stands. */
@@ -44,6 +45,13 @@ export class PlayerEngine {
     /** The step in which the patient said that it is enough. */
     enoughStep: number | null = null;
 
+    /** Lengths over the prescribed ones; over 1 is slower. */
+    tempo = 1;
+
+    /** From which breath on which tempo: the breath in which it was changed is finished as it was. */
+    private changes: { segment: number; after: number; factor: number }[] = [];
+    private prescribed: Segment[];
+
     /** How long each segment with an open cue lasted in ms. */
     private readonly lasted = new Map<number, number>();
     private readonly tones: Tones;
@@ -58,6 +66,7 @@ export class PlayerEngine {
 
     constructor(timeline: Timeline, private readonly context: AudioContext) {
         this.tones = new Tones(context);
+        this.prescribed = timeline.segments;
         this.segments = timeline.segments;
         this.events = this.segments.map(eventsOf);
     }
@@ -121,11 +130,32 @@ export class PlayerEngine {
         const segment = place ? this.segments[place.segment] : undefined;
         if (!place || !segment || !this.canBeEnough) return;
         this.enoughStep = segment.cues[0]?.place.step ?? null;
-        this.segments = this.segments.filter((each, index) => index <= place.segment || each.role !== 'exercise');
+        const stays = (each: Segment, index: number): boolean => index <= place.segment || each.role !== 'exercise';
+        this.prescribed = this.prescribed.filter(stays);
+        this.segments = this.segments.filter(stays);
         this.events = this.segments.map(eventsOf);
         if (this.pausedAt) return;
         this.tones.silence();
         this.begin(place.segment, this.context.currentTime - place.ms / 1000, place.ms);
+    }
+
+    /** Slower or faster from the next breath on. Open segments and those without breaths stay as they are. */
+    setTempo(factor: number): void {
+        const place = this.place() ?? { segment: 0, ms: 0 };
+        if (this.over || factor === this.tempo) return;
+        this.tempo = factor;
+        const cues = this.segments[place.segment]?.cues ?? [];
+        const present = cues.find((cue) => place.ms < cue.at + cue.ms) ?? cues[cues.length - 1];
+        this.changes.push({ segment: place.segment, after: present?.place.breath ?? 0, factor });
+        this.segments = this.prescribed.map((segment, index) => (segment.role === 'exercise' && !segment.open ? retimed(segment, (breath) => this.factorOf(index, breath)) : segment));
+        this.events = this.segments.map(eventsOf);
+        if (this.pausedAt || this.zeros.length === 0) return;
+        this.tones.silence();
+        this.begin(place.segment, this.zeros[place.segment] ?? this.context.currentTime, place.ms);
+    }
+
+    private factorOf(segment: number, breath: number): number {
+        return this.changes.filter((change) => change.segment < segment || (change.segment === segment && breath > change.after)).at(-1)?.factor ?? 1;
     }
 
     /** Ends an open cue. */

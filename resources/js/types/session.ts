@@ -26,6 +26,7 @@ export interface CatchUpShown {
     exercises: { name: string; lines: EvidenceLine[] }[];
     stops: { on: string; symptom: string; remark: string | null }[];
     remarks: { on: string; text: string }[];
+    diary: { symptoms: { id: number; name: string }[]; entries: { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }[] };
     screened: { on: string; by: string; today: boolean } | null;
 }
 

@@ -7,6 +7,7 @@ namespace App\Http\Requests\Patient;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use IvoryPace\Breath\Timeline\Tempo;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Safety\StopClass;
 use IvoryPace\Safety\StopSymptom;
@@ -31,6 +32,7 @@ final class PracticeRequest extends FormRequest
             'open_ms' => ['nullable', 'array', 'max:200'],
             'open_ms.*' => ['integer', 'between:0,600000'],
             'enough_step' => ['nullable', 'integer', 'between:1,20'],
+            'tempo' => ['nullable', 'numeric', 'between:'.Tempo::MIN.','.Tempo::MAX],
             'before' => $rating,
             'after' => $rating,
             'effort' => $rating,

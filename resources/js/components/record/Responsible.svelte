@@ -21,8 +21,8 @@
     <form onsubmit={submit} novalidate class="mt-1 leading-9">
         <select class="slot small" aria-label="What happens" bind:value={form.kind}>{#each KINDS as [value, label] (value)}<option {value}>{label}</option>{/each}</select>
         <select class="slot small" aria-label="Colleague" bind:value={form.to}><option value="">a colleague…</option>{#each colleagues as each (each.id)}<option value={String(each.id)}>{each.name}</option>{/each}</select>
-        because <input class="slot small !text-left" aria-label="Why" size="18" bind:value={form.reason} />
-        <Button type="submit" size="xs" outline disabled={form.processing}>Do it</Button>
+        because <input class="slot small w-44 !text-left" aria-label="Why" bind:value={form.reason} />
+        <Button type="submit" size="xs" outline disabled={form.processing}>Record it</Button>
     </form>
     {#if problem}<p role="alert" class="font-semibold text-clay">{problem}</p>{/if}
     <ul>{#each handovers as each, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]">{each.on}: {each.text} by {each.by}. <span class="text-muted">{each.reason}</span></li>{/each}</ul>

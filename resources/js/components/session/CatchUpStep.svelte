@@ -3,6 +3,7 @@
     import { untrack } from 'svelte';
     import type { PatientHead } from '../../types/pages';
     import type { CatchUpShown, KeptContent, SessionHeadView } from '../../types/session';
+    import { dayMonth } from '../../lib/format';
     import Evidence from './Evidence.svelte';
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';
@@ -20,6 +21,10 @@
         {#each shown.exercises as exercise, index (index)}<h3 class="mt-3 text-[1rem]">{exercise.name}</h3><Evidence lines={exercise.lines} />{:else}<p class="text-muted">No programme yet.</p>{/each}
         {#if shown.stops.length > 0}<h2 class="mt-5 mb-1 text-[1.05rem]">Stops</h2>
             <ul>{#each shown.stops as stop, index (index)}<li class="border-t border-rule py-1"><strong class="text-clay">{stop.symptom}</strong> <span class="text-muted">{stop.on}</span>{#if stop.remark}<span class="block">“{stop.remark}”</span>{/if}</li>{/each}</ul>{/if}
+        {#if shown.diary.entries.length > 0}
+            <h2 class="mt-5 mb-1 text-[1.05rem]">Diary, last four weeks</h2>
+            <table class="w-full text-[0.925rem]"><thead class="text-left text-[0.8125rem] text-muted"><tr><th scope="col" class="font-normal">Day</th>{#each shown.diary.symptoms as symptom (symptom.id)}<th scope="col" class="font-normal">{symptom.name}</th>{/each}<th scope="col" class="font-normal">sleep</th><th scope="col" class="font-normal">line</th></tr></thead>
+                <tbody>{#each [...shown.diary.entries].reverse().slice(0, 14) as entry (entry.date)}<tr class="border-t border-rule align-top"><th scope="row" class="py-0.5 pr-3 text-left font-normal whitespace-nowrap">{dayMonth(entry.date)}{entry.late ? ', late' : ''}</th>{#each shown.diary.symptoms as symptom (symptom.id)}<td>{entry.ratings[symptom.id] ?? '–'}</td>{/each}<td>{entry.sleep ?? '–'}</td><td>{entry.text ?? ''}</td></tr>{/each}</tbody></table>{/if}
         {#if shown.remarks.length > 0}<h2 class="mt-5 mb-1 text-[1.05rem]">In the patient’s words</h2>
             <ul>{#each shown.remarks as remark, index (index)}<li class="border-t border-rule py-1">“{remark.text}” <span class="text-muted">{remark.on}</span></li>{/each}</ul>{/if}
     </section>

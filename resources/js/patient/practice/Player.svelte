@@ -13,7 +13,7 @@
         item: TodayItem;
         anchor: string | null;
         context: AudioContext;
-        onprogress: (done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null }) => void;
+        onprogress: (done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null }) => void;
         onend: () => void;
         onstop: () => void;
     }
@@ -63,7 +63,7 @@
     });
 
     function report(): void {
-        onprogress({ ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep });
+        onprogress({ ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo });
     }
 
     /** Keeps how far it got, breath by breath. */
@@ -72,13 +72,22 @@
         const steps = isCounted ? done.breathsDone : Math.floor(done.exerciseMs / 5000);
         if (steps === reported) return;
         reported = steps;
-        onprogress({ ...done, openMs: engine.openMs, enoughStep: engine.enoughStep });
+        onprogress({ ...done, openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo });
     }
 
     function pause(): void {
         if (isPaused) engine.resume();
         else engine.pause();
         isPaused = engine.isPaused;
+    }
+
+    /** A step slower or faster, within what was prescribed, from the next breath on. */
+    const STEP = 0.05;
+    let tempo = $state(1);
+    function pace(by: number): void {
+        if (!item.tempo) return;
+        tempo = Math.max(item.tempo.fastest, Math.min(item.tempo.slowest, Math.round((tempo + by) * 100) / 100));
+        engine.setTempo(tempo);
     }
 
     function sound(): void {
@@ -127,6 +136,13 @@
             <button type="button" class="button plain" onclick={pause}>{t(isPaused ? 'patient.practice.go-on' : 'patient.practice.pause')}</button>
             <button type="button" class="button plain" aria-pressed={hasSound} onclick={sound}>{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button>
         </div>
+        {#if item.tempo}
+            <div class="row">
+                <button type="button" class="button plain" disabled={tempo >= item.tempo.slowest} onclick={() => pace(STEP)}>{t('patient.practice.slower')}</button>
+                <span class="small muted" role="status">{tempo === 1 ? t('patient.practice.as-prescribed') : t('patient.practice.from-next', { percent: Math.round(tempo * 100) })}</span>
+                <button type="button" class="button plain" disabled={tempo <= item.tempo.fastest} onclick={() => pace(-STEP)}>{t('patient.practice.faster')}</button>
+            </div>
+        {/if}
         <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button>
     </div>
 </main>

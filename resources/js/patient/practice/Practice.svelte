@@ -20,7 +20,7 @@
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
         uuid: newId(), version_id: today.version_id ?? 0, lineage: item.lineage, anchor: slot?.anchor ?? null,
-        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, open_ms: null, enough_step: null,
+        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, open_ms: null, enough_step: null, tempo: null,
         before: null, after: null, effort: null, smooth: null, slight_symptom: null, remark: null, stop_class: null, stop_symptom: null,
     }));
 
@@ -37,10 +37,11 @@
         step = 'play';
     }
 
-    function progressed(done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null }): void {
+    function progressed(done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null }): void {
         log.breaths_done = done.breathsDone;
         log.seconds_done = Math.floor(done.exerciseMs / 1000);
         log.enough_step = done.enoughStep;
+        log.tempo = done.tempo;
         log.open_ms = done.openMs.length > 0 ? [...done.openMs] : null;
         log.ended_at = new Date().toISOString();
         keepUnfinished({ ...log, stop_class: 'no-symptom' });

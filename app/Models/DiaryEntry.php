@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What a patient wrote about one day. Nobody reads it between sessions, and the page says so.
+ *
+ * @property int $id
+ * @property string $patient_id
+ * @property CarbonImmutable $day
+ * @property array{ratings: array<array-key, int>, sleep: int|null, text: string|null} $content ratings by id of the chosen symptom
+ * @property bool $is_late
+ * @property CarbonImmutable $written_at
+ */
+final class DiaryEntry extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['day' => 'immutable_date:Y-m-d', 'content' => 'encrypted:array', 'is_late' => 'boolean', 'written_at' => 'immutable_datetime'];
+    }
+}
