@@ -30,12 +30,12 @@ final class AnswerForm
         return DB::transaction(function () use ($form, $answers, $isDone, $hasGaps) {
             $form = AskedForm::query()->lockForUpdate()->findOrFail($form->id);
             if ($form->completed_at !== null || $form->settled_at !== null) {
-                $this->refuse('form', $form->completed_at === null ? 'This form has been taken back.' : 'This form was completed already.');
+                $this->refuse('form', (string) __($form->completed_at === null ? 'form.taken-back' : 'form.completed'));
             }
             $read = $this->read($form->form, $answers);
             $missing = count(AskedForms::keys($form->form)) - count($read);
             if ($isDone && $missing > 0 && (! $hasGaps || $form->isScreening())) {
-                $this->refuse('answers', $missing === 1 ? 'One question is open.' : "$missing questions are open.");
+                $this->refuse('answers', trans_choice('form.open', $missing, ['count' => $missing]));
             }
             $form->fill(['answers' => $read, 'answered' => count($read)]);
             if ($isDone) {
@@ -62,7 +62,7 @@ final class AnswerForm
             }
             $value = filter_var(is_bool($answer) ? (int) $answer : $answer, FILTER_VALIDATE_INT);
             if ($value === false || $value < 0 || $value > $most) {
-                $this->refuse('answers', 'An answer to question '.$key." is outside 0 to $most.");
+                $this->refuse('answers', (string) __('form.outside', ['most' => $most]));
             }
             $read[$key] = (int) $value;
         }

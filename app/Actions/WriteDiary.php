@@ -25,8 +25,8 @@ final class WriteDiary
         $patient = $device->patient;
         try {
             $written = DiaryDay::written(PatientDay::of($day), $patient->dayOf(now()));
-        } catch (InvalidValue $problem) {
-            throw ValidationException::withMessages(['day' => $problem->getMessage()]);
+        } catch (InvalidValue) {
+            throw ValidationException::withMessages(['day' => __('patient.diary.not-now', ['days' => DiaryDay::LATE_DAYS])]);
         }
         $chosen = $patient->symptoms()->limit(ChosenSymptom::MOST)->pluck('id')->all();
         $kept = array_filter($ratings, fn (?int $rating, int|string $symptom) => $rating !== null && in_array((int) $symptom, $chosen, true), ARRAY_FILTER_USE_BOTH);

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 /** Questions that a patient answers alone or in the room. */
 return [
+    'taken-back' => 'Your practitioner has taken these questions back. Nothing is left to do.',
+    'completed' => 'These questions were answered already.',
+    'open' => '{1} One question is open.|[2,*] :count questions are open.',
+    'outside' => 'An answer is outside 0 to :most. Choose one of those shown.',
     'screening' => [
         'title' => 'Before we begin',
         'intro' => 'These questions tell your practitioner what is safe for you. Answer yes when you are not sure. Your practitioner goes through the answers with you.',

@@ -96,6 +96,7 @@ return [
         'keep' => 'Keep this day',
         'kept' => 'Kept.',
         'empty' => 'Rate something or write a line first.',
+        'not-now' => 'Today and the :days days before it can be written.',
         'range' => 'A rating is a number from 0 to 10.',
         'long' => 'At most 500 letters.',
         'chart' => 'The last four weeks',

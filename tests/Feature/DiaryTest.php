@@ -46,7 +46,7 @@ final class DiaryTest extends TestCase
 
     public function test_what_cannot_be_is_refused_in_the_patients_words(): void
     {
-        $this->write('2026-11-06', ['sleep' => 7])->assertJsonValidationErrors(['day' => 'A missed day can be filled in for 3 days.']);
+        $this->write('2026-11-06', ['sleep' => 7])->assertJsonValidationErrors(['day' => 'Today and the 3 days before it can be written.']);
         $this->write('2026-11-11', ['sleep' => 7])->assertJsonValidationErrors('day');
         $this->write('2026-02-31', ['sleep' => 7])->assertJsonValidationErrors('day');
         $this->write('2026-11-10', ['sleep' => 11])->assertJsonValidationErrors(['sleep' => 'A rating is a number from 0 to 10.']);

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
+    import { deviceStore } from '../lib/deviceStore';
     import { isTyping, placeOf, SHORTCUTS } from '../lib/shortcuts';
 
     const OFF = 'ivory-pace:no-shortcuts';
@@ -7,7 +8,7 @@
     const WITHIN_MS = 1500;
 
     let dialog: HTMLDialogElement | undefined = $state();
-    let isOff = $state(localStorage.getItem(OFF) === '1');
+    let isOff = $state(deviceStore.read(OFF) === '1');
     let first = 0;
 
     function key(event: KeyboardEvent): void {
@@ -28,8 +29,7 @@
 
     function turn(): void {
         isOff = !isOff;
-        if (isOff) localStorage.setItem(OFF, '1');
-        else localStorage.removeItem(OFF);
+        deviceStore.write(OFF, isOff ? '1' : null);
     }
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { onMount } from 'svelte';
     import FormQuestions from '../components/FormQuestions.svelte';
+    import { deviceStore, parsed } from '../lib/deviceStore';
     import { Refusal } from '../lib/http';
     import type { FormView } from '../types/measure';
     import { api } from './api';
@@ -31,7 +32,7 @@
         trouble = '';
         try {
             form = await api.form(id);
-            answers = { ...form.answers, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, number>) };
+            answers = { ...form.answers, ...parsed<Record<string, number>>(deviceStore.read(KEY)) };
         } catch (problem) {
             trouble = problem instanceof Refusal ? t('patient.trouble.server') : t('patient.trouble.network');
         }
@@ -39,7 +40,7 @@
 
     function give(key: string, value: number): void {
         answers[key] = value;
-        localStorage.setItem(KEY, JSON.stringify($state.snapshot(answers)));
+        deviceStore.write(KEY, JSON.stringify($state.snapshot(answers)));
         clearTimeout(timer);
         timer = setTimeout(() => void send(), PAUSE_MS);
     }
@@ -59,7 +60,7 @@
 
     async function finish(withGaps: boolean): Promise<void> {
         if (!(await send(true, withGaps))) return;
-        localStorage.removeItem(KEY);
+        deviceStore.write(KEY, null);
         isDone = true;
         scrollTo(0, 0);
     }

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/svelte';
 import { untrack } from 'svelte';
+import { deviceStore, parsed } from '../../lib/deviceStore';
 import { formToken, Refusal, sendJson } from '../../lib/http';
 import type { KeptContent } from '../../types/session';
 
@@ -133,20 +134,10 @@ export class KeptStep<T extends object> {
     }
 
     private readLocal(): Local<T> | null {
-        try {
-            const text = localStorage.getItem(this.key);
-            return text === null ? null : (JSON.parse(text) as Local<T>);
-        } catch {
-            return null;
-        }
+        return parsed<Local<T>>(deviceStore.read(this.key));
     }
 
     private writeLocal(local: Local<T> | null): void {
-        try {
-            if (local === null) localStorage.removeItem(this.key);
-            else localStorage.setItem(this.key, JSON.stringify(local));
-        } catch {
-            // A full or forbidden store costs only the safety net.
-        }
+        deviceStore.write(this.key, local === null ? null : JSON.stringify(local));
     }
 }
