@@ -196,3 +196,29 @@ test('two keys lead anywhere, and they can be turned off', async ({ page }) => {
     await page.waitForTimeout(500);
     await expect(page).toHaveURL(/\/clinic$/);
 });
+
+test('a session is led by keyboard alone', async ({ page }) => {
+    await signIn(page);
+    await addPatient(page, newName('Handless Wren'));
+    await screen(page);
+    await page.getByRole('button', { name: 'Begin a session' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'A first session' })).toBeVisible();
+    await page.keyboard.press('g');
+    await page.keyboard.press('2');
+    await expect(page.getByLabel('No, nothing new')).toBeVisible();
+    await page.getByLabel('No, nothing new').focus();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('Tab');
+    await expect(page.getByLabel('What the patient tells')).toBeFocused();
+    await page.keyboard.type('Gardens again; g 4 is only text here.');
+    await expect(page.getByText(/^kept at /)).toBeVisible();
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('link', { name: 'Measure', exact: true }).last()).toBeFocused();
+    await page.keyboard.press('g');
+    await page.keyboard.press('8');
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue(/Gardens again; g 4 is only text here\./);
+    await page.getByRole('button', { name: 'Sign the note' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/^Signed by Nora Ashgrove/)).toBeVisible();
+});

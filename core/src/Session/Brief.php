@@ -62,12 +62,10 @@ final readonly class Brief
     /** @return list<array{number: string, text: string, evidence: string}> */
     private static function practice(BriefFacts $facts): array
     {
-        $lines = [];
-        foreach ($facts->evidence?->lines($facts->daysSinceLast === null ? 'since the programme began' : 'since the last session') ?? [] as $line) {
-            if (! str_contains($line['text'], 'stopped for a symptom')) {
-                $lines[] = self::line($line['number'], str_replace('before to after', trim(($facts->ratedSymptom ?? '').' before to after'), $line['text']), 'course');
-            }
-        }
+        $since = $facts->daysSinceLast === null ? 'since the programme began' : 'since the last session';
+        $lines = array_map(
+            fn (array $line) => self::line($line['number'], $line['text'], 'course'), $facts->evidence?->linesWithoutStops($since, $facts->ratedSymptom ?? '') ?? [],
+        );
         if ($facts->longestGap >= self::GAP_DAYS) {
             $lines[] = self::line("{$facts->longestGap} days", 'in a row without practice at the longest.', 'course');
         }

@@ -59,9 +59,22 @@ final readonly class Evidence
 
     /**
      * @param  string  $since  from when on
+     * @param  string  $rated  what is rated before and after, where it is to be named
      * @return list<array{number: string, text: string}>
      */
-    public function lines(string $since = 'since the last change'): array
+    public function lines(string $since = 'since the last change', string $rated = ''): array
+    {
+        $stops = $this->stops === 0 ? [] : [['number' => (string) $this->stops, 'text' => $this->stops === 1 ? 'was stopped for a symptom.' : 'were stopped for a symptom.']];
+
+        return [...$this->linesWithoutStops($since, $rated), ...$stops];
+    }
+
+    /**
+     * Where stops are told by their symptom instead.
+     *
+     * @return list<array{number: string, text: string}>
+     */
+    public function linesWithoutStops(string $since, string $rated = ''): array
     {
         $lines = [];
         if ($this->due > 0) {
@@ -75,10 +88,7 @@ final readonly class Evidence
             $lines[] = ['number' => "{$this->smooth} of {$this->smoothSaid}", 'text' => 'were smooth.'];
         }
         if ($this->ratedTwice > 0) {
-            $lines[] = ['number' => "{$this->before} to {$this->after}", 'text' => "before to after, medians; no worse after {$this->noWorse} of {$this->ratedTwice}."];
-        }
-        if ($this->stops > 0) {
-            $lines[] = ['number' => (string) $this->stops, 'text' => $this->stops === 1 ? 'was stopped for a symptom.' : 'were stopped for a symptom.'];
+            $lines[] = ['number' => "{$this->before} to {$this->after}", 'text' => ltrim("$rated before to after, medians; no worse after {$this->noWorse} of {$this->ratedTwice}.")];
         }
 
         return $lines;
