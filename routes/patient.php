@@ -3,11 +3,10 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Patient\AccessController;
-use App\Http\Controllers\Patient\AskedFormController;
-use App\Http\Controllers\Patient\DiaryController;
+use App\Http\Controllers\Patient\DeviceController;
+use App\Http\Controllers\Patient\OutboxController;
+use App\Http\Controllers\Patient\PagesController;
 use App\Http\Controllers\Patient\PinController;
-use App\Http\Controllers\Patient\PracticeController;
-use App\Http\Controllers\Patient\TodayController;
 use App\Http\Middleware\ScreenUnlocked;
 use Illuminate\Support\Facades\Route;
 
@@ -15,18 +14,21 @@ use Illuminate\Support\Facades\Route;
 Route::post('/access', [AccessController::class, 'store']);
 Route::get('/me', [AccessController::class, 'show']);
 
+// What has waited on a device is taken with its credential alone, also after it was signed out: then it is kept aside.
+Route::post('/outbox', OutboxController::class);
+
 Route::middleware('auth:device')->group(function () {
     Route::post('/consent', [AccessController::class, 'consent']);
     Route::post('/pin', [PinController::class, 'store']);
     Route::post('/unlock', [PinController::class, 'unlock']);
     Route::post('/lock', [PinController::class, 'lock']);
-    // A practice is delivered with the device's credential alone: it may have waited for days.
-    Route::post('/practices', [PracticeController::class, 'store']);
+    Route::get('/as-needed', [PagesController::class, 'asNeeded']);
     Route::middleware(ScreenUnlocked::class)->group(function () {
-        Route::get('/today', TodayController::class);
-        Route::get('/diary', [DiaryController::class, 'show']);
-        Route::put('/diary/{day}', [DiaryController::class, 'update'])->where('day', '[0-9-]{10}');
-        Route::get('/forms/{form}', [AskedFormController::class, 'show']);
-        Route::put('/forms/{form}', [AskedFormController::class, 'update']);
+        foreach (['today', 'diary', 'progress', 'sheet'] as $page) {
+            Route::get("/$page", [PagesController::class, $page]);
+        }
+        Route::get('/sheet.pdf', [PagesController::class, 'sheetPdf']);
+        Route::get('/devices', [DeviceController::class, 'index']);
+        Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->whereNumber('id');
     });
 });

@@ -9,6 +9,7 @@ use App\Http\Controllers\BenchToolsController;
 use App\Http\Controllers\CaseloadController;
 use App\Http\Controllers\ClinicController;
 use App\Http\Controllers\ExercisesController;
+use App\Http\Controllers\KeptAsideController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\NewFindingsController;
 use App\Http\Controllers\OwnExerciseController;
@@ -97,6 +98,7 @@ Route::middleware('auth:practitioner')->group(function () {
         Route::post('/access', [AccessController::class, 'store']);
         Route::post('/consent/withdrawal', [AccessController::class, 'withdraw']);
         Route::delete('/devices/{device}', [AccessController::class, 'destroy']);
+        Route::post('/kept-aside/{kept}', KeptAsideController::class);
         Route::post('/pauses/{pause}/end', [PauseController::class, 'end']);
     });
 });
@@ -104,4 +106,5 @@ Route::middleware('auth:practitioner')->group(function () {
 // The patient's side is one page; what it shows comes from the addresses in routes/patient.php. The access token
 // stands behind the # of the link, so it never reaches a log, and opening the link changes nothing.
 Route::get('/enter', ShellController::class);
+Route::get('/worker.js', [ShellController::class, 'worker']);
 Route::get('/my/{any?}', ShellController::class)->where('any', '.*');

@@ -10,20 +10,21 @@ use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
+use App\Outbox\Sent;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Prescription;
 use IvoryPace\InvalidValue;
+use IvoryPace\Programme\Item;
 use IvoryPace\Safety\PauseRules;
 use IvoryPace\Safety\StopClass;
 
 /** Stores a practice once, and lets the pausing rules act on it. */
 final class StorePractice
 {
-    /** A device's clock may be this far off before its times are corrected. */
-    private const TRUSTED_OFFSET_S = 90;
-
     private const FURTHEST_BACK_DAYS = 60;
 
     private const LONGEST_S = 4 * 3600;
@@ -34,9 +35,9 @@ final class StorePractice
      *
      * @throws ValidationException
      */
-    public function __invoke(Device $device, array $log): array
+    public function __invoke(Device $device, array $log, Sent $sent): array
     {
-        return DB::transaction(function () use ($device, $log) {
+        return DB::transaction(function () use ($device, $log, $sent) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
             $known = Practice::query()->firstWhere('uuid', $log['uuid']);
             if ($known !== null) {
@@ -45,15 +46,14 @@ final class StorePractice
                 return [$known, false];
             }
             [$version, $item] = $this->prescribed($patient, $log);
-            $now = CarbonImmutable::now();
-            $offset = (int) round(CarbonImmutable::parse($log['sent_at'])->diffInSeconds($now));
-            $correction = abs($offset) > self::TRUSTED_OFFSET_S ? $offset : 0;
-            $started = CarbonImmutable::parse($log['started_at'])->utc()->addSeconds($correction);
-            $ended = CarbonImmutable::parse($log['ended_at'])->utc()->addSeconds($correction);
+            $now = $sent->receivedAt;
+            $started = $sent->corrected((string) $log['started_at']);
+            $ended = $sent->corrected((string) $log['ended_at']);
             $this->checkTimes($started, $ended, $now, (int) $log['seconds_done']);
 
             $prescribed = $item->item();
-            $timeline = $this->asFarAsWasEnough($prescribed->timeline(), $log['enough_step'] ?? null);
+            $short = ($log['short'] ?? false) ? $this->short($prescribed) : null;
+            $timeline = $this->asFarAsWasEnough($short === null ? $prescribed->timeline() : Compiler::compile($short), $log['enough_step'] ?? null);
             // A routine is measured by time: not all of its steps have counted breaths.
             $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
@@ -73,7 +73,8 @@ final class StorePractice
                 'started_at' => $started,
                 'ended_at' => $ended,
                 'received_at' => $now,
-                'clock_offset_s' => $offset,
+                'clock_offset_s' => $sent->offset,
+                'is_short' => $short !== null,
                 'breaths_done' => $log['breaths_done'],
                 'breaths_prescribed' => $breathsPrescribed,
                 'seconds_done' => min((int) $log['seconds_done'], $secondsPrescribed),
@@ -86,6 +87,9 @@ final class StorePractice
                 'open_ms' => $log['open_ms'] ?? null,
                 'enough_step' => $log['enough_step'] ?? null,
                 'tempo' => $tempo,
+                'joined_ms' => $log['joined_ms'] ?? null,
+                'recovered_after_s' => $prescribed->isRecovery() ? ($log['recovered_after_s'] ?? null) : null,
+                'interruptions' => $log['interruptions'] ?? 0,
                 'remark' => $log['remark'] ?? null,
                 'stop_class' => $log['stop_class'] ?? null,
                 'stop_symptom' => $log['stop_symptom'] ?? null,
@@ -111,6 +115,11 @@ final class StorePractice
         }
 
         return [$version, $item];
+    }
+
+    private function short(Item $item): Prescription
+    {
+        return $item->shortVersion() ?? throw ValidationException::withMessages(['short' => 'This exercise has no short version.']);
     }
 
     /** Where breaths grow, the patient says what is enough, and that is then the whole. */

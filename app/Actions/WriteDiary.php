@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\DiaryEntry;
+use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DiaryDay;
@@ -15,16 +16,25 @@ use IvoryPace\Practice\PatientDay;
 /** Keeps what a patient writes about a day; writing again on it replaces it, while the day may still be written. */
 final class WriteDiary
 {
+    /** So long may what was written wait on a device. */
+    private const MOST_DAYS_WAITING = 60;
+
     /**
      * @param  array<array-key, int|null>  $ratings  by id of a chosen symptom
+     * @param  CarbonImmutable  $writtenAt  it may have waited on the device since then
      *
      * @throws ValidationException
      */
-    public function __invoke(Device $device, string $day, array $ratings, ?int $sleep, ?string $text): DiaryEntry
+    public function __invoke(Device $device, string $day, array $ratings, ?int $sleep, ?string $text, CarbonImmutable $writtenAt): DiaryEntry
     {
         $patient = $device->patient;
+        $today = $patient->dayOf(now());
         try {
-            $written = DiaryDay::written(PatientDay::of($day), $patient->dayOf(now()));
+            // Neither is a day written ahead by a clock that is wrong, nor one of long ago by a word sent late.
+            if ($patient->dayOf($writtenAt)->isAfter($today) || $patient->dayOf($writtenAt)->daysUntil($today) > self::MOST_DAYS_WAITING) {
+                throw InvalidValue::because('That is not a time at which this can have been written.');
+            }
+            $written = DiaryDay::written(PatientDay::of($day), $patient->dayOf($writtenAt));
         } catch (InvalidValue) {
             throw ValidationException::withMessages(['day' => __('patient.diary.not-now', ['days' => DiaryDay::LATE_DAYS])]);
         }
@@ -35,7 +45,7 @@ final class WriteDiary
         }
 
         return DiaryEntry::query()->updateOrCreate(['patient_id' => $patient->id, 'day' => $written->day->date], [
-            'device_id' => $device->id, 'content' => ['ratings' => $kept, 'sleep' => $sleep, 'text' => $text], 'is_late' => $written->isLate, 'written_at' => now(),
+            'device_id' => $device->id, 'content' => ['ratings' => $kept, 'sleep' => $sleep, 'text' => $text], 'is_late' => $written->isLate, 'written_at' => $writtenAt,
         ]);
     }
 }

@@ -139,6 +139,24 @@ final class Patient extends Model
         return $this->hasMany(DiaryEntry::class);
     }
 
+    /** @return HasMany<PutOffPractice, $this> */
+    public function putOffs(): HasMany
+    {
+        return $this->hasMany(PutOffPractice::class);
+    }
+
+    /** @return HasMany<HomeCheck, $this> */
+    public function homeChecks(): HasMany
+    {
+        return $this->hasMany(HomeCheck::class);
+    }
+
+    /** @return HasMany<KeptAside, $this> */
+    public function keptAside(): HasMany
+    {
+        return $this->hasMany(KeptAside::class)->whereNull('settled_at');
+    }
+
     /** @return HasMany<Handover, $this> */
     public function handovers(): HasMany
     {

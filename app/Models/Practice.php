@@ -27,6 +27,10 @@ use IvoryPace\Safety\StopSymptom;
  * @property int $seconds_done
  * @property int $seconds_prescribed
  * @property float|null $tempo lengths over the prescribed ones; null as prescribed
+ * @property bool $is_short
+ * @property int|null $joined_ms length of the patient's own breath with which it began
+ * @property int|null $recovered_after_s until breath had come back
+ * @property int $interruptions
  * @property int|null $before
  * @property int|null $after
  * @property int|null $effort
@@ -72,7 +76,7 @@ final class Practice extends Model
         return [
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
-            'remark' => 'encrypted', 'open_ms' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean',
+            'remark' => 'encrypted', 'open_ms' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean', 'is_short' => 'boolean',
         ];
     }
 }

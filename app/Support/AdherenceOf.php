@@ -8,6 +8,7 @@ use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\Programme;
+use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use IvoryPace\Practice\Adherence;
@@ -18,8 +19,9 @@ final class AdherenceOf
     /**
      * @param  Collection<int, Practice>  $practices
      * @param  Collection<int, Pause>  $pauses
+     * @param  Collection<int, PutOffPractice>  $putOffs
      */
-    public static function programme(Programme $programme, Patient $patient, Collection $practices, Collection $pauses, CarbonImmutable $now): Adherence
+    public static function programme(Programme $programme, Patient $patient, Collection $practices, Collection $pauses, Collection $putOffs, CarbonImmutable $now): Adherence
     {
         return new Adherence(
             $programme->history(),
@@ -27,6 +29,7 @@ final class AdherenceOf
             array_values($practices->map(fn (Practice $practice) => $practice->record())->all()),
             array_values($pauses->map(fn (Pause $pause) => $pause->forAdherence())->all()),
             $now,
+            array_values($putOffs->map(fn (PutOffPractice $said) => $said->forAdherence())->all()),
         );
     }
 }

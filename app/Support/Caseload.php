@@ -7,10 +7,12 @@ namespace App\Support;
 use App\Models\AccessLink;
 use App\Models\AskedForm;
 use App\Models\Clinic;
+use App\Models\KeptAside;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
+use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as Rows;
@@ -20,6 +22,7 @@ use IvoryPace\Progress\CaseloadFacts;
 use IvoryPace\Progress\CaseloadLine;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PauseRules;
+use stdClass;
 
 /** The clinic's patients by urgency, each with one sentence and its number. The number of queries does not grow. */
 final class Caseload
@@ -44,13 +47,15 @@ final class Caseload
         $pauses = Pause::query()->whereIn('patient_id', $ids)
             ->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2)))
             ->with('practice')->get()->groupBy('patient_id');
+        $putOffs = PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $now->subDays(self::LOOK_BACK_DAYS + 2)->format('Y-m-d'))->get()->groupBy('patient_id');
+        $urgentAside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
         $access = self::access($patients);
         $waiting = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')
             ->pluck('completed_at', 'patient_id');
 
         $lines = $patients->map(fn (Patient $patient) => self::line(
-            $patient, $practices->get($patient->id, new Collection), $pauses->get($patient->id, new Collection), $access[$patient->id] ?? [null, false],
-            $waiting->get($patient->id), $now,
+            $patient, $practices->get($patient->id, new Collection), $pauses->get($patient->id, new Collection), $putOffs->get($patient->id, new Collection), $access[$patient->id] ?? [null, false],
+            $waiting->get($patient->id), $urgentAside->get($patient->id), $now,
         ))->all();
         usort($lines, fn (array $a, array $b) => [$a['order'], $a['name']] <=> [$b['order'], $b['name']]);
 
@@ -60,16 +65,17 @@ final class Caseload
     /**
      * @param  Rows<int, Practice>  $practices
      * @param  Rows<int, Pause>  $pauses
+     * @param  Rows<int, PutOffPractice>  $putOffs
      * @param  array{CarbonImmutable|null, bool}  $access  when it was made ready, and whether it is used
      * @return array<string, mixed>
      */
-    private static function line(Patient $patient, Rows $practices, Rows $pauses, array $access, mixed $waitsSince, CarbonImmutable $now): array
+    private static function line(Patient $patient, Rows $practices, Rows $pauses, Rows $putOffs, array $access, mixed $waitsSince, ?stdClass $aside, CarbonImmutable $now): array
     {
         $clock = $patient->clock();
         $today = $clock->dayOf($now);
         $programme = $patient->activeProgramme;
         $latest = $programme?->latestVersion();
-        $adherence = $programme === null ? null : AdherenceOf::programme($programme, $patient, $practices, $pauses, $now);
+        $adherence = $programme === null ? null : AdherenceOf::programme($programme, $patient, $practices, $pauses, $putOffs, $now);
         $tally = $adherence?->ofProgramme($today->plusDays(1 - self::TALLY_DAYS), $today);
         $back = $adherence?->ofProgramme($today->plusDays(-self::LOOK_BACK_DAYS), $today);
         $goingOn = $pauses->whereNull('until_at');
@@ -98,6 +104,8 @@ final class Caseload
             reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($today),
             newFinding: self::gravest($patient->newFindings),
             screeningWaits: $waitsSince instanceof CarbonImmutable ? (int) $waitsSince->diffInDays($now) : null,
+            keptAside: (int) ($aside->waiting ?? 0),
+            urgentAside: (bool) ($aside->urgent ?? false),
             redFlagFromHome: $patient->openRedFlags->first()?->source === 'home',
             hasEnded: $endsOn !== null && $today->isAfter($endsOn),
         ));

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\HomeCheck;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
+use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\AdherenceResult;
@@ -37,7 +39,7 @@ final class CourseOf
             'new_findings' => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
                 'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
             ]),
-            ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => []] : self::course($patient, $programme, $now)),
+            ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => []] : self::course($patient, $programme, $now)),
         ];
     }
 
@@ -53,7 +55,8 @@ final class CourseOf
         // Version by version adherence looks further back than the axis.
         $practices = $patient->practices()->where('started_at', '>=', $clock->startsAt($first))->orderBy('started_at')->limit(5000)->get();
         $pauses = $patient->pauses()->orderBy('from_at')->limit(500)->get();
-        $adherence = AdherenceOf::programme($programme, $patient, $practices, $pauses, $now);
+        $putOffs = $patient->putOffs()->where('day', '>=', $from->date)->orderByDesc('day')->limit(200)->get();
+        $adherence = AdherenceOf::programme($programme, $patient, $practices, $pauses, $putOffs, $now);
         $axis = $practices->filter(fn (Practice $practice) => ! $clock->dayOf($practice->started_at)->isBefore($from));
 
         return [
@@ -72,6 +75,12 @@ final class CourseOf
             ],
             'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->reverse()->take(10)
                 ->map(fn (Practice $practice) => self::stop($practice, $programme, $patient))->values(),
+            'put_offs' => $putOffs->take(10)->map(fn (PutOffPractice $said) => [
+                'on' => $said->day->format('D j M'), 'exercise' => self::nameOf($said->lineage, $programme), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
+            ])->values(),
+            'home_checks' => $patient->homeChecks()->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
+                'on' => self::time($check->taken_at, $patient), 'rate' => round($check->rate, 1), 'doubtful' => $check->doubtful,
+            ]),
             'practices' => $practices->reverse()->take(self::LATEST_PRACTICES)
                 ->map(fn (Practice $practice) => self::practice($practice, $programme, $patient))->values(),
         ];
@@ -146,7 +155,7 @@ final class CourseOf
             'exercise' => self::nameOf($practice->lineage, $programme),
             'version' => $programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
             'anchor' => $practice->anchor?->label(),
-            'got' => self::got($practice).self::enough($practice, $programme).self::hums($practice).self::pace($practice),
+            'got' => self::got($practice).self::enough($practice, $programme).self::hums($practice).self::pace($practice).self::circumstances($practice),
             'before' => $practice->before,
             'after' => $practice->after,
             'effort' => $practice->effort,
@@ -188,6 +197,15 @@ final class CourseOf
     private static function pace(Practice $practice): string
     {
         return $practice->tempo === null ? '' : sprintf(', breaths %d %% as long', round($practice->tempo * 100));
+    }
+
+    /** What else was different about it. */
+    private static function circumstances(Practice $practice): string
+    {
+        return ($practice->is_short ? ', short version' : '')
+            .($practice->joined_ms === null ? '' : sprintf(', from %.1f s a breath', $practice->joined_ms / 1000))
+            .($practice->recovered_after_s === null ? '' : sprintf(', breath back after %d:%02d min', intdiv($practice->recovered_after_s, 60), $practice->recovered_after_s % 60))
+            .($practice->interruptions === 0 ? '' : ($practice->interruptions === 1 ? ', interrupted once' : ", interrupted {$practice->interruptions} times"));
     }
 
     /** The longest open exhale, when there were any. */

@@ -19,14 +19,14 @@ final class DeviceGuard
 
     private const DAYS = 400;
 
-    public static function deviceOf(Request $request): ?Device
+    public static function deviceOf(Request $request, bool $signedOutToo = false): ?Device
     {
         $credential = $request->cookie(self::COOKIE);
         if (! is_string($credential) || $credential === '') {
             return null;
         }
 
-        return Device::query()->whereNull('revoked_at')->firstWhere('credential_hash', self::hash($credential));
+        return Device::query()->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))->firstWhere('credential_hash', self::hash($credential));
     }
 
     public static function newCredential(): string

@@ -10,14 +10,13 @@ use App\Models\Patient;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\DiaryDay;
-use IvoryPace\Practice\PatientDay;
 
 /** A patient's diary, as the patient and the practitioner see it. */
 final class DiaryOf
 {
     private const DAYS = 28;
 
-    /** @return array<string, mixed> the last days, and which may be written */
+    /** @return array<string, mixed> the last days */
     public static function patient(Patient $patient, CarbonImmutable $now): array
     {
         $today = $patient->dayOf($now);
@@ -28,20 +27,11 @@ final class DiaryOf
         return [
             'from' => $from->date, 'today' => $today->date,
             'symptoms' => $patient->symptoms()->limit(ChosenSymptom::MOST)->get()->map(fn (ChosenSymptom $symptom) => ['id' => $symptom->id, 'name' => $symptom->name]),
-            'writable' => array_map(fn (PatientDay $day) => ['date' => $day->date, 'label' => self::label($day, $today)], DiaryDay::writable($today)),
+            'late_days' => DiaryDay::LATE_DAYS,
             'entries' => $entries->map(fn (DiaryEntry $entry) => [
                 'date' => $entry->day->format('Y-m-d'), 'ratings' => (object) $entry->content['ratings'], 'sleep' => $entry->content['sleep'], 'text' => $entry->content['text'], 'late' => $entry->is_late,
             ]),
             'changes' => array_values($versions?->map(fn (ProgrammeVersion $version) => ['date' => $version->in_force_from->format('Y-m-d'), 'number' => $version->number])->all() ?? []),
         ];
-    }
-
-    private static function label(PatientDay $day, PatientDay $today): string
-    {
-        return match ($day->daysUntil($today)) {
-            0 => (string) __('patient.diary.today'),
-            1 => (string) __('patient.diary.yesterday'),
-            default => CarbonImmutable::parse($day->date)->isoFormat('dddd'),
-        };
     }
 }

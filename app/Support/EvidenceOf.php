@@ -35,7 +35,7 @@ final class EvidenceOf
         $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($programme->history()->firstDay()))->orderBy('started_at')->limit(self::MOST)->get();
         $pauses = $patient->pauses()->orderBy('from_at')->limit(500)->get();
 
-        return new self($programme, AdherenceOf::programme($programme, $patient, $practices, $pauses, $now), $practices, $patient, $patient->dayOf($now));
+        return new self($programme, AdherenceOf::programme($programme, $patient, $practices, $pauses, collect(), $now), $practices, $patient, $patient->dayOf($now));
     }
 
     /** Over every exercise, from a day on. */

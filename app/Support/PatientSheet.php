@@ -38,6 +38,20 @@ final class PatientSheet
         return (string) $dompdf->output();
     }
 
+    /** @return array<string, mixed> the same, to be shown on the patient's device */
+    public static function forDevice(ProgrammeVersion $version, Patient $patient): array
+    {
+        $data = self::data($version, $patient);
+        unset($data['days'], $data['patient']);
+        $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0]), $data['items']);
+        $data['cautions'] = [
+            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}", (string) __('sheet.slight'),
+            __('patient.practice.never').' '.__('patient.today.nobody').' '.__('sheet.licence'),
+        ];
+
+        return $data;
+    }
+
     /** @return array<string, mixed> */
     private static function data(ProgrammeVersion $version, Patient $patient): array
     {

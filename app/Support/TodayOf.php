@@ -6,22 +6,23 @@ namespace App\Support;
 
 use App\Models\AskedForm;
 use App\Models\Patient;
-use App\Models\Pause;
 use App\Models\Practice;
-use App\Models\ProgrammeItem;
+use App\Models\Programme;
 use App\Models\ProgrammeVersion;
+use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use Illuminate\Support\Collection;
-use IvoryPace\Exercise\Prescription;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Today;
 use IvoryPace\Practice\TodaySlot;
-use IvoryPace\Programme\Item;
+use IvoryPace\Practice\WeeklyCheck;
 
-/** The patient's Today: what is due, what is done, and everything that the player needs. */
+/**
+ * What a patient's device keeps, so that it works without a network: today and tomorrow, what is due and done, and
+ * everything that the player needs. Which of it is next, the device tells by its clock.
+ */
 final class TodayOf
 {
     /** What changed is shown for so many days. */
@@ -30,110 +31,117 @@ final class TodayOf
     /** @return array<string, mixed> */
     public static function patient(Patient $patient, CarbonImmutable $now): array
     {
-        $day = $patient->dayOf($now);
+        $today = $patient->dayOf($now);
         $programme = $patient->activeProgramme?->load('versions.items');
-        $version = $programme?->versionOn($day);
+        $days = [$today, $today->next()];
+        $versions = array_filter(array_map(fn (PatientDay $day) => $programme?->versionOn($day), $days));
 
         return [
-            'day' => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->isoFormat('dddd D MMMM')],
+            'now' => $now->toIso8601ZuluString('millisecond'),
+            'owner' => self::owner($patient),
             'clinic' => $patient->clinic->name,
             'emergency' => $patient->clinic->emergency_wording,
-            'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()
-                ->map(fn (AskedForm $form) => ['id' => $form->id, 'title' => AskedForms::name($form->form), 'answered' => $form->answered, 'of' => count(AskedForms::keys($form->form))]),
+            'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
+            'check_due' => $versions !== [] && WeeklyCheck::isDue(self::lastCheck($patient), $today),
+            'days' => array_map(fn (PatientDay $day) => self::day($patient, $programme, $day), $days),
+            'items' => (object) TodayItems::ofVersions($patient, array_values($versions), $now),
+        ];
+    }
+
+    /** @return array<string, mixed> what is used as needed: it is at hand before the PIN */
+    public static function asNeeded(Patient $patient, CarbonImmutable $now): array
+    {
+        $version = $patient->activeProgramme?->load('versions.items')->versionOn($patient->dayOf($now));
+
+        return [
+            'owner' => self::owner($patient),
+            'emergency' => $patient->clinic->emergency_wording,
+            'version_id' => $version?->id,
+            'rated_symptom' => $version?->rated_symptom,
+            'items' => $version === null ? [] : TodayItems::ofVersions($patient, [$version], $now, asNeededOnly: true)[$version->id],
+        ];
+    }
+
+    /** Tells a device whose the things are that it keeps, without telling who that is. */
+    private static function owner(Patient $patient): string
+    {
+        return substr(hash_hmac('sha256', $patient->id, config()->string('app.key')), 0, 20);
+    }
+
+    private static function lastCheck(Patient $patient): ?PatientDay
+    {
+        $last = $patient->homeChecks()->latest('taken_at')->first();
+
+        return $last === null ? null : $patient->dayOf($last->taken_at);
+    }
+
+    /** @return array<string, mixed> */
+    private static function day(Patient $patient, ?Programme $programme, PatientDay $day): array
+    {
+        $clock = $patient->clock();
+        $version = $programme?->versionOn($day);
+        $first = $programme?->history()->firstDay();
+
+        return [
+            'date' => $day->date,
+            'label' => CarbonImmutable::parse($day->date)->isoFormat('dddd D MMMM'),
+            'from' => self::instant($clock->startsAt($day)),
+            'to' => self::instant($clock->endsAt($day)),
             'state' => match (true) {
                 $programme === null => 'none',
                 $version !== null => 'running',
-                $programme->history()->firstDay()->isAfter($day) => 'not-yet',
+                $first?->isAfter($day) === true => 'not-yet',
                 default => 'over',
             },
-            'starts_on' => $programme === null ? null : CarbonImmutable::parse($programme->history()->firstDay()->date)->isoFormat('dddd D MMMM'),
-            ...($programme === null || $version === null ? ['items' => [], 'slots' => [], 'next' => null, 'done' => 0]
-                : self::running($patient, $version, new DuePractices($programme->history(), $patient->clock()), $day, $now)),
+            'starts_on' => $first === null ? null : CarbonImmutable::parse($first->date)->isoFormat('dddd D MMMM'),
+            'version_id' => $version?->id,
+            'rated_symptom' => $version?->rated_symptom,
+            'note' => $version === null ? null : self::note($version, $day),
+            'slots' => $programme === null || $version === null ? [] : self::slots($patient, new DuePractices($programme->history(), $clock), $day),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function running(Patient $patient, ProgrammeVersion $version, DuePractices $due, PatientDay $day, CarbonImmutable $now): array
+    private static function note(ProgrammeVersion $version, PatientDay $day): ?string
+    {
+        return PatientDay::of($version->in_force_from->format('Y-m-d'))->daysUntil($day) < self::NOTE_DAYS ? $version->patient_note : null;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function slots(Patient $patient, DuePractices $due, PatientDay $day): array
     {
         $clock = $patient->clock();
-        $practices = $patient->practices()
-            ->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])->orderBy('started_at')->limit(100)->get();
-        $today = new Today($due->on($day), array_values($practices->map(fn (Practice $practice) => $practice->record())->all()), $now);
-        $pauses = $patient->pauses()->holding($now)->limit(20)->get();
+        $practices = $patient->practices()->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])->orderBy('started_at')->limit(100)->get();
+        $putOff = $patient->putOffs()->where('day', $day->date)->limit(100)->get();
+        $slots = (new Today($due->on($day), array_values($practices->map(fn (Practice $practice) => $practice->record())->all())))->slots;
 
-        return [
-            'version_id' => $version->id,
-            'rated_symptom' => $version->rated_symptom,
-            'note' => PatientDay::of($version->in_force_from->format('Y-m-d'))->daysUntil($day) < self::NOTE_DAYS ? $version->patient_note : null,
-            'items' => $version->items->map(fn (ProgrammeItem $item) => self::item($item, $pauses)),
-            'slots' => array_map(fn (TodaySlot $slot) => self::slot($slot, $patient), $today->slots),
-            'next' => $today->next,
-            'done' => $today->done,
-        ];
+        return array_map(fn (TodaySlot $slot) => self::slot($slot, $putOff, $patient), $slots);
     }
 
     /**
-     * @param  Collection<int, Pause>  $pauses
+     * @param  Collection<int, PutOffPractice>  $putOff
      * @return array<string, mixed>
      */
-    private static function item(ProgrammeItem $row, Collection $pauses): array
-    {
-        $item = $row->item();
-        $prescription = $item->prescription;
-        $technique = $prescription->technique;
-
-        return [
-            'lineage' => $row->lineage,
-            'technique' => $item->routine === null ? $technique->key : 'routine',
-            'name' => $item->routine->name ?? $prescription->own->name ?? "exercise.{$technique->key}.name",
-            'paused' => ! $item->isRecovery() && $pauses->contains(fn (Pause $pause) => $pause->lineage === null || $pause->lineage === $row->lineage),
-            'breaths' => $item->countedBreaths() ?: null,
-            'minutes' => $prescription->minutes,
-            'seconds' => (int) round($item->seconds()),
-            'position' => "position.{$prescription->position->value}",
-            'props' => array_map(fn (Prop $prop) => "prop.{$prop->value}", $prescription->props),
-            'hands' => $technique->hands,
-            'size' => "exercise.size.{$prescription->effort->value}",
-            'right' => self::right($item),
-            'gaze' => "exercise.gaze.{$prescription->gaze->value}",
-            'tempo' => $item->routine === null && $item->countedBreaths() > 0 && $prescription->guidance->tempo->canChange()
-                ? ['fastest' => $prescription->guidance->tempo->fastest, 'slowest' => $prescription->guidance->tempo->slowest] : null,
-            'steps' => array_map(
-                fn (Prescription $step) => $step->own->name ?? "exercise.{$step->technique->key}.name", $item->routine === null ? [] : $item->exercises(),
-            ),
-            'why' => $item->why,
-            'as_needed' => $item->asNeeded === null ? null : ['use_when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost],
-            'ridge' => Figures::ridge($item),
-            'timeline' => $item->timeline(),
-        ];
-    }
-
-    /** @return list<string> translation keys, or the clinic's own words */
-    private static function right(Item $item): array
-    {
-        $own = $item->prescription->own->right ?? '';
-
-        return match (true) {
-            $item->routine !== null => [],
-            $own !== '' => [$own],
-            default => $item->school->criteria($item->prescription->technique),
-        };
-    }
-
-    /** @return array<string, mixed> */
-    private static function slot(TodaySlot $slot, Patient $patient): array
+    private static function slot(TodaySlot $slot, Collection $putOff, Patient $patient): array
     {
         $at = fn (DateTimeImmutable $instant) => $instant->setTimezone($patient->clock()->zone)->format('H:i');
+        $put = $putOff->first(fn (PutOffPractice $each) => $each->lineage === $slot->due->lineage && $each->anchor === $slot->due->anchor);
 
         return [
             'lineage' => $slot->due->lineage,
             'anchor' => $slot->due->anchor->value,
             'from' => $at($slot->due->opensAt),
             'to' => $at($slot->due->closesAt),
+            'closes_at' => self::instant($slot->due->closesAt),
+            'put_off' => $put?->reason->value,
             'done' => $slot->record === null ? null : [
                 'at' => $at($slot->record->startedAt),
                 'stroke' => $slot->record->stroke()->value,
             ],
         ];
+    }
+
+    private static function instant(DateTimeImmutable $at): string
+    {
+        return CarbonImmutable::instance($at)->toIso8601ZuluString();
     }
 }

@@ -1,6 +1,13 @@
 import { mount } from 'svelte';
 import '../css/patient.css';
 import App from './patient/App.svelte';
+import { settings, showSettings } from './patient/settings';
 
+showSettings(settings());
 const target = document.getElementById('app');
 if (target) mount(App, { target });
+
+// Off a secure connection there is none: then the pages need a network.
+if ('serviceWorker' in navigator) {
+    window.addEventListener('load', () => { navigator.serviceWorker.register('/worker.js', { scope: '/my' }).catch(() => undefined); });
+}

@@ -123,7 +123,7 @@ final class AccessTest extends TestCase
 
         // Its practices still arrive.
         $this->screen();
-        $this->postJson('/api/v1/practices', $this->practiceLog($this->issue()))->assertCreated();
+        $this->outbox('practice', $this->practiceLog($this->issue()))->assertStored();
     }
 
     public function test_the_right_pin_starts_the_count_anew(): void
@@ -144,7 +144,7 @@ final class AccessTest extends TestCase
         $this->app?->make('auth')->forgetGuards();
 
         $this->fromDevice($credential)->getJson('/api/v1/me')->assertJson(['state' => 'unknown']);
-        $this->postJson('/api/v1/practices', [])->assertUnauthorized();
+        $this->getJson('/api/v1/as-needed')->assertUnauthorized();
     }
 
     public function test_a_withdrawn_consent_is_recorded_and_signs_every_device_out(): void
@@ -158,7 +158,7 @@ final class AccessTest extends TestCase
         self::assertSame(2, Consent::query()->where('kind', 'accepted')->count(), 'what was accepted before stays readable');
         foreach ([$first, $second] as $credential) {
             $this->app?->make('auth')->forgetGuards();
-            $this->fromDevice($credential)->postJson('/api/v1/practices', [])->assertUnauthorized();
+            $this->fromDevice($credential)->postJson('/api/v1/outbox', [])->assertUnauthorized();
         }
     }
 

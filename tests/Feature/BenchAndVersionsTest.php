@@ -171,7 +171,7 @@ final class BenchAndVersionsTest extends TestCase
         $this->order(['finding_reasons' => [['HOLD-LONG' => 'A good reason.']]], ['ratio' => '4:12:6']);
         $version = ProgrammeVersion::query()->with('items')->sole();
         [, $credential] = $this->device();
-        $this->fromDevice($credential)->postJson('/api/v1/practices', $this->practiceLog($version))->assertCreated();
+        $this->fromDevice($credential)->outbox('practice', $this->practiceLog($version))->assertStored();
 
         $columns = [
             'programme_versions' => 'review_on = "2030-01-01"', 'programme_items' => 'fields = "{}"', 'finding_reasons' => 'reason = "x"',

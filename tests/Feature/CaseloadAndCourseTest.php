@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\StorePractice;
 use App\Models\Patient;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
@@ -35,7 +34,7 @@ final class CaseloadAndCourseTest extends TestCase
         self::assertSame('access-unused', $this->reason());
         [$device] = $this->device();
         self::assertSame('on-track', $this->reason());
-        app(StorePractice::class)($device, $this->practiceLog($version));
+        $this->store($device, $this->practiceLog($version));
         $this->travelTo('2026-11-08 10:00:00');
         self::assertSame('no-practice', $this->reason());
         self::assertStringContainsString('7 days', $this->lines()[0]['number']);
@@ -48,7 +47,7 @@ final class CaseloadAndCourseTest extends TestCase
         [$device] = $this->device();
         for ($day = 2; $day <= 18; $day++) {
             $this->travelTo(sprintf('2026-11-%02d 08:00:00', $day));
-            app(StorePractice::class)($device, $this->practiceLog($version));
+            $this->store($device, $this->practiceLog($version));
         }
         self::assertSame(['review-overdue', '3 days'], [$this->reason(), $this->lines()[0]['number']]);
     }
@@ -76,7 +75,7 @@ final class CaseloadAndCourseTest extends TestCase
         $first = $this->issue();
         [$device] = $this->device();
         $this->travelTo('2026-11-02 08:00:00');
-        app(StorePractice::class)($device, $this->practiceLog($first));
+        $this->store($device, $this->practiceLog($first));
         $this->travelTo('2026-11-03 12:00:00');
         $before = $this->versions()[0]['adherence'];
         $this->issue(['ratio' => '4:0:6:1', 'times_a_day' => 1], basedOn: 1, reason: 'Next rung.');
@@ -100,7 +99,7 @@ final class CaseloadAndCourseTest extends TestCase
             $this->screen(['flag.copd'], $patient);
             $version = $this->issue(patient: $patient);
             [$device] = $this->device($patient);
-            app(StorePractice::class)($device, $this->practiceLog($version, ['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain']));
+            $this->store($device, $this->practiceLog($version, ['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain']));
         }
     }
 

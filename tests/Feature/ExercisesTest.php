@@ -8,7 +8,6 @@ use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\Practice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Testing\Fluent\AssertableJson;
 use Inertia\Testing\AssertableInertia;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Routine\RoutineFields;
@@ -117,8 +116,8 @@ final class ExercisesTest extends TestCase
             ->where('choices.techniques', fn ($all) => collect($all)->last()['name'] === 'Harbour breath'));
         [, $credential] = $this->device();
         auth()->forgetGuards();
-        $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153']);
-        $this->getJson('/api/v1/today')->assertJson(fn (AssertableJson $json) => $json->where('items.0.name', 'Harbour breath')->where('items.0.right', ['The jaw hangs.'])->etc());
+        $item = $this->fromDevice($credential)->todayOnDevice()['items'][0];
+        self::assertSame(['Harbour breath', ['The jaw hangs.']], [$item['name'], $item['right']]);
     }
 
     public function test_another_breath_of_the_clinic_is_another_exercise(): void
@@ -182,10 +181,10 @@ final class ExercisesTest extends TestCase
         $this->fromDevice($credential);
         $log = fn (array $with) => $this->practiceLog($version, ['breaths_done' => 5, 'seconds_done' => 40, ...$with]);
 
-        $this->postJson('/api/v1/practices', $log(['enough_step' => 1]))->assertCreated();
+        $this->outbox('practice', $log(['enough_step' => 1]))->assertStored();
         self::assertSame([5, 5, 40], array_values(Practice::query()->sole()->only(['breaths_done', 'breaths_prescribed', 'seconds_prescribed'])));
-        $this->postJson('/api/v1/practices', $log(['enough_step' => 3]))->assertJsonValidationErrors('enough_step');
-        $this->postJson('/api/v1/practices', $log(['enough_step' => 'x']))->assertJsonValidationErrors('enough_step');
+        $this->outbox('practice', $log(['enough_step' => 3]))->assertRefused('enough_step');
+        $this->outbox('practice', $log(['enough_step' => 'x']))->assertRefused('enough_step');
         auth()->forgetGuards();
         $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")
             ->assertInertia(fn (AssertableInertia $page) => $page->where('practices.0.got', '5 of 5 breaths, enough at 4:4'));
@@ -205,8 +204,7 @@ final class ExercisesTest extends TestCase
             self::assertSame($technique->key, $version->items()->sole()->item()->prescription->technique->key);
         }
         auth()->forgetGuards();
-        $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153']);
         $this->travel(1)->days();
-        $this->getJson('/api/v1/today')->assertOk()->assertJsonPath('items.0.technique', 'shoulder-rolls');
+        self::assertSame('shoulder-rolls', $this->fromDevice($credential)->todayOnDevice()['items'][0]['technique']);
     }
 }

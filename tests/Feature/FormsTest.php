@@ -80,15 +80,15 @@ final class FormsTest extends TestCase
         $id = $this->ask('screening', 'device');
         $this->openScreen($credential);
         $this->getJson('/api/v1/today')->assertOk()->assertJsonPath('asked.0.id', $id);
-        $questions = $this->getJson("/api/v1/forms/$id")->assertOk()->json('questions');
+        $questions = $this->getJson('/api/v1/today')->json('asked.0.questions');
         self::assertSame(Questions::keysForPatients(), array_column($questions, 'key'));
         self::assertSame([], array_filter($questions, fn (array $question) => ! str_ends_with($question['text'], '?')), 'every question has words');
 
-        $this->putJson("/api/v1/forms/$id", ['answers' => ['flag.asthma' => 1]])->assertOk()->assertJson(['emergency' => null]);
+        $this->outbox('form', ['form' => $id, 'answers' => ['flag.asthma' => 1]])->assertStored();
         self::assertSame(0, RaisedRedFlag::query()->count());
-        $this->putJson("/api/v1/forms/$id", ['answers' => ['flag.asthma' => 1, 'red.chest-pain' => 1]])->assertOk()->assertJson(['emergency' => $this->patient->clinic->emergency_wording]);
+        $this->outbox('form', ['form' => $id, 'answers' => ['flag.asthma' => 1, 'red.chest-pain' => 1]])->assertStored();
         self::assertSame(['home', 'chest-pain'], [RaisedRedFlag::query()->sole()->source, RaisedRedFlag::query()->sole()->flag->value]);
-        $this->putJson("/api/v1/forms/$id", ['answers' => ['flag.asthma' => 1], 'done' => true])->assertJsonValidationErrors('answers');
+        $this->outbox('form', ['form' => $id, 'answers' => ['flag.asthma' => 1], 'done' => true])->assertRefused('answers');
 
         $this->actingAs($this->practitioner, 'practitioner')->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('lines.0.reason', 'red-flag')->where('lines.0.sentence', 'answered at home; no action recorded.'));
     }
@@ -99,7 +99,9 @@ final class FormsTest extends TestCase
         $id = $this->ask('screening', 'device');
         $this->openScreen($credential);
         $answers = ['flag.copd' => 1] + array_fill_keys(Questions::keysForPatients(), 0);
-        $this->putJson("/api/v1/forms/$id", ['answers' => $answers, 'done' => true])->assertOk();
+        $this->outbox('form', ['form' => $id, 'answers' => $answers, 'done' => true])->assertStored();
+        $this->outbox('form', ['form' => $id, 'answers' => $answers, 'done' => true])->assertIs('again');
+        $this->outbox('form', ['form' => $id, 'answers' => ['flag.copd' => 0] + $answers, 'done' => true])->assertRefused('form');
         self::assertSame(0, Screening::query()->count());
         $this->actingAs($this->practitioner, 'practitioner')->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('lines.0.reason', 'screening-waiting'));
         $this->get($this->url('screening'))->assertInertia(fn (AssertableInertia $page) => $page->where('from_home.answers', fn ($kept) => collect($kept)->toArray()['flag.copd'] === true)->where('patient.obstacle', fn ($text) => str_contains($text, 'not complete')));
@@ -119,8 +121,7 @@ final class FormsTest extends TestCase
         $this->deleteJson($this->url("forms/$id"))->assertNotFound();
         [, $credential] = $this->device();
         $this->openScreen($credential);
-        $this->getJson("/api/v1/forms/$id")->assertNotFound();
-        $this->putJson("/api/v1/forms/$id", ['answers' => [1 => 1]])->assertNotFound();
+        $this->outbox('form', ['form' => $id, 'answers' => [1 => 1]])->assertRefused('form');
     }
 
     private function openScreen(string $credential): void

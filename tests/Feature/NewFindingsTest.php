@@ -47,9 +47,7 @@ final class NewFindingsTest extends TestCase
         $this->screen(['flag.epilepsy']);
         $this->issue(['ratio' => '4:0:6'], basedOn: 1, reason: 'No hold.');
         $paused = function () use ($credential): bool {
-            $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
-
-            return (bool) $this->getJson('/api/v1/today')->assertOk()->json('items.0.paused');
+            return (bool) $this->fromDevice($credential)->todayOnDevice()['items'][0]['paused'];
         };
         self::assertTrue($paused(), 'today the old version is still in force');
         self::assertSame(0, $this->patient->pauses()->goingOn()->count(), 'but nobody has to look again');

@@ -33,7 +33,7 @@ final class PracticeTest extends TestCase
 
     public function test_a_practice_is_stored_with_what_was_prescribed(): void
     {
-        $this->send()->assertCreated()->assertJson(['stored' => true, 'again' => false]);
+        $this->send()->assertStored();
         $practice = Practice::query()->sole();
 
         self::assertSame([12, 12, 120, 120], [$practice->breaths_done, $practice->breaths_prescribed, $practice->seconds_done, $practice->seconds_prescribed]);
@@ -43,18 +43,18 @@ final class PracticeTest extends TestCase
 
     public function test_lengths_of_open_exhales_are_kept_and_the_longest_is_shown(): void
     {
-        $this->send(['open_ms' => [6200, 9500]])->assertCreated();
+        $this->send(['open_ms' => [6200, 9500]])->assertStored();
         self::assertSame([6200, 9500], Practice::query()->sole()->open_ms);
         self::assertSame('12 of 12 breaths, longest 9.5 s', $this->course()['practices'][0]['got']);
         $this->app?->make('auth')->forgetGuards();
-        $this->send(['open_ms' => [-1]])->assertUnprocessable()->assertJsonValidationErrors('open_ms.0');
+        $this->send(['open_ms' => [-1]])->assertRefused('open_ms.0');
     }
 
     public function test_sent_twice_it_is_stored_once(): void
     {
         $log = $this->practiceLog($this->version);
-        $this->postJson('/api/v1/practices', $log)->assertCreated();
-        $this->postJson('/api/v1/practices', $log)->assertOk()->assertJson(['again' => true]);
+        $this->outbox('practice', $log)->assertStored();
+        $this->outbox('practice', $log)->assertIs('again');
         self::assertSame(1, Practice::query()->count());
     }
 
@@ -63,7 +63,7 @@ final class PracticeTest extends TestCase
         $log = $this->practiceLog($this->version);
         $this->travel(9)->days();
         $this->flushSession();
-        $this->postJson('/api/v1/practices', ['sent_at' => now()->format('Y-m-d\TH:i:s.v\Z')] + $log)->assertCreated();
+        $this->outbox('practice', ['sent_at' => now()->format('Y-m-d\TH:i:s.v\Z')] + $log)->assertStored();
 
         self::assertSame('2026-11-20', Practice::query()->sole()->started_at->format('Y-m-d'));
     }
@@ -73,7 +73,7 @@ final class PracticeTest extends TestCase
         $ahead = CarbonImmutable::now()->addHours(2)->utc();
         $this->send([
             'started_at' => $ahead->subSeconds(125)->format('Y-m-d\TH:i:s.v\Z'), 'ended_at' => $ahead->format('Y-m-d\TH:i:s.v\Z'), 'sent_at' => $ahead->format('Y-m-d\TH:i:s.v\Z'),
-        ])->assertCreated();
+        ])->assertStored();
         $practice = Practice::query()->sole();
 
         self::assertEqualsWithDelta(now()->timestamp, $practice->ended_at->timestamp, 2);
@@ -105,7 +105,7 @@ final class PracticeTest extends TestCase
     #[DataProvider('bad')]
     public function test_an_impossible_log_is_refused_with_a_reason(array $wrong, string $field): void
     {
-        $this->send($wrong)->assertUnprocessable()->assertJsonValidationErrors($field);
+        $this->send($wrong)->assertRefused($field);
         self::assertSame(0, Practice::query()->count() + Pause::query()->count());
     }
 
@@ -115,15 +115,15 @@ final class PracticeTest extends TestCase
         $this->screen(patient: $other);
         $theirs = $this->issue(patient: $other);
 
-        $this->postJson('/api/v1/practices', $this->practiceLog($theirs))->assertUnprocessable()->assertJsonValidationErrors('version_id');
+        $this->outbox('practice', $this->practiceLog($theirs))->assertRefused('version_id');
 
         [, $credential] = $this->device($other);
         $this->app?->make('auth')->forgetGuards();
         $log = $this->practiceLog($theirs);
-        $this->fromDevice($credential)->postJson('/api/v1/practices', $log)->assertCreated();
+        $this->fromDevice($credential)->outbox('practice', $log)->assertStored();
         [, $mine] = $this->device();
         $this->app?->make('auth')->forgetGuards();
-        $this->fromDevice($mine)->postJson('/api/v1/practices', $log)->assertUnprocessable()->assertJsonValidationErrors('uuid');
+        $this->fromDevice($mine)->outbox('practice', $log)->assertRefused('uuid');
     }
 
     public function test_a_log_of_the_replaced_version_is_credited_by_lineage(): void
@@ -131,7 +131,7 @@ final class PracticeTest extends TestCase
         $this->travelTo('2026-11-21 07:00:00');
         $this->issue(['ratio' => '4:0:6:1'], basedOn: 1, reason: 'Next rung.');
         $this->travelTo('2026-11-22 12:00:00');
-        $this->send(['started_at' => '2026-11-22T08:00:00Z', 'ended_at' => '2026-11-22T08:02:10Z'])->assertCreated();
+        $this->send(['started_at' => '2026-11-22T08:00:00Z', 'ended_at' => '2026-11-22T08:02:10Z'])->assertStored();
 
         $versions = $this->course()['programme']['versions'];
         self::assertSame([1.0, 1], [$versions[1]['adherence']['credit'], $versions[1]['adherence']['due']]);
@@ -139,10 +139,10 @@ final class PracticeTest extends TestCase
 
     public function test_a_get_help_symptom_pauses_everything_until_looked_at(): void
     {
-        $this->send(['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain', 'breaths_done' => 3, 'seconds_done' => 30])->assertCreated();
+        $this->send(['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain', 'breaths_done' => 3, 'seconds_done' => 30])->assertStored();
         $pause = Pause::query()->sole();
         self::assertSame([null, 'PAUSE-GET-HELP'], [$pause->lineage, $pause->rule]);
-        self::assertTrue($this->today()['items'][0]['paused']);
+        self::assertTrue($this->todayOnDevice()['items'][0]['paused']);
         self::assertSame('get-help', $this->caseload()[0]['reason']);
 
         $url = "/patients/{$this->patient->id}/pauses/{$pause->id}/end";
@@ -150,7 +150,7 @@ final class PracticeTest extends TestCase
         $this->post($url, ['line' => ''])->assertSessionHasErrors('line');
         $this->post($url, ['line' => 'Rang her: seen in A&E, heart clear.'])->assertRedirect();
         self::assertNotNull($pause->refresh()->until_at);
-        self::assertFalse($this->today()['items'][0]['paused']);
+        self::assertFalse($this->todayOnDevice()['items'][0]['paused']);
     }
 
     public function test_a_pace_within_the_limits_is_kept_and_one_outside_is_refused(): void
@@ -158,23 +158,23 @@ final class PracticeTest extends TestCase
         $this->issue(['slowest' => '1.2', 'fastest' => '0.9'], basedOn: 1, reason: 'The patient may choose.');
         $this->travel(1)->days();
         $version = ProgrammeVersion::query()->with('items')->where('number', 2)->sole();
-        $this->send($this->practiceLog($version, ['tempo' => 1.15]))->assertCreated();
+        $this->send($this->practiceLog($version, ['tempo' => 1.15]))->assertStored();
         self::assertSame(1.15, Practice::query()->sole()->tempo);
         foreach ([1.25, 0.85] as $tempo) {
-            $this->send($this->practiceLog($version, ['tempo' => $tempo]))->assertJsonValidationErrors(['tempo' => 'The pace is outside what was prescribed.']);
+            $this->send($this->practiceLog($version, ['tempo' => $tempo]))->assertRefused(['tempo' => 'The pace is outside what was prescribed.']);
         }
-        $this->send($this->practiceLog($version, ['tempo' => 'fast']))->assertJsonValidationErrors('tempo');
+        $this->send($this->practiceLog($version, ['tempo' => 'fast']))->assertRefused('tempo');
     }
 
     public function test_a_stop_in_two_of_three_pauses_the_exercise_and_counts_anew_after_a_look(): void
     {
         $stop = ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness', 'breaths_done' => 4, 'seconds_done' => 40];
-        $this->send($stop)->assertCreated();
+        $this->send($stop)->assertStored();
         self::assertSame(0, Pause::query()->count());
         $this->travel(5)->hours();
-        $this->send()->assertCreated();
+        $this->send()->assertStored();
         $this->travel(5)->hours();
-        $this->send($stop)->assertCreated();
+        $this->send($stop)->assertStored();
         $pause = Pause::query()->sole();
         self::assertSame([$this->version->items->first()?->lineage, 'PAUSE-TWICE-IN-THREE'], [$pause->lineage, $pause->rule]);
         self::assertSame('paused', $this->caseload()[0]['reason']);
@@ -182,7 +182,7 @@ final class PracticeTest extends TestCase
         $this->travel(1)->hours();
         app(\App\Actions\EndPause::class)($this->patient, $pause, $this->practitioner, 'Counts were too long.');
         $this->travel(1)->hours();
-        $this->send($stop)->assertCreated();
+        $this->send($stop)->assertStored();
         self::assertSame(0, Pause::query()->whereNull('until_at')->count(), 'the stops before the look no longer count');
     }
 
@@ -195,52 +195,43 @@ final class PracticeTest extends TestCase
 
         self::assertSame('stopped', $day['strokes'][0]);
         self::assertSame(1.0, $this->course()['programme']['versions'][0]['adherence']['credit']);
-        self::assertSame('dizziness', $this->send(['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness'])->json('uuid') ? 'dizziness' : '');
+        $this->send(['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness'])->assertStored();
         self::assertCount(2, $this->course()['stops']);
     }
 
     public function test_today_shows_what_is_due_by_anchor_and_everything_the_player_needs(): void
     {
-        $today = $this->today();
+        $today = $this->todayOnDevice();
         self::assertSame(['waking', 'lunch', 'lights-out'], array_column($today['slots'], 'anchor'));
-        self::assertSame([0, 0], [$today['next'], $today['done']]);
+        self::assertSame([null, null, null], array_column($today['slots'], 'done'));
         self::assertSame(['lead-in', 'exercise', 'settle'], array_column($today['items'][0]['timeline']['segments'], 'role'));
         $this->send();
-        $today = $this->today();
-        self::assertSame([1, 1, 'done'], [$today['next'], $today['done'], $today['slots'][0]['done']['stroke']]);
+        self::assertSame('done', $this->todayOnDevice()['slots'][0]['done']['stroke']);
     }
 
     public function test_today_keeps_the_old_dose_on_the_day_of_change(): void
     {
         $this->issue(['times_a_day' => 1], basedOn: 1, reason: 'Less.');
-        self::assertCount(3, $this->today()['slots']);
+        self::assertCount(3, $this->todayOnDevice()['slots']);
         $this->travelTo('2026-11-21 07:00:00');
-        self::assertCount(1, $this->today()['slots']);
+        self::assertCount(1, $this->todayOnDevice()['slots']);
     }
 
     public function test_today_before_the_start_after_the_end_and_without_a_programme(): void
     {
         $this->travelTo('2027-03-01 10:00:00');
-        self::assertSame('over', $this->today()['state']);
+        self::assertSame('over', $this->todayOnDevice()['state']);
 
         $other = Patient::factory()->create(['practitioner_id' => $this->practitioner->id, 'clinic_id' => $this->practitioner->clinic_id]);
         [, $credential] = $this->device($other);
         $this->app?->make('auth')->forgetGuards();
         $this->fromDevice($credential);
-        self::assertSame('none', $this->today()['state']);
+        self::assertSame('none', $this->todayOnDevice()['state']);
     }
 
-    private function send(array $with = []): \Illuminate\Testing\TestResponse
+    private function send(array $with = []): OutboxAnswer
     {
-        return $this->postJson('/api/v1/practices', $this->practiceLog($this->version, $with));
-    }
-
-    /** @return array<string, mixed> */
-    private function today(): array
-    {
-        $this->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
-
-        return $this->getJson('/api/v1/today')->assertOk()->json();
+        return $this->outbox('practice', $this->practiceLog($this->version, $with));
     }
 
     /** @return array<string, mixed> */

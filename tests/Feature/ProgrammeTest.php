@@ -35,15 +35,15 @@ final class ProgrammeTest extends TestCase
         self::assertSame('breathlessness', $version->goal['measure'] ?? null);
         [, $credential] = $this->device();
         auth()->forgetGuards();
-        $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153']);
-        $today = $this->getJson('/api/v1/today')->assertOk();
-        self::assertSame([null, null, 'breath is short'], array_map(fn (array $item) => $item['as_needed']['use_when'] ?? null, $today->json('items')));
-        self::assertSame('The end of a shift', $today->json('items.1.name'));
-        self::assertSame(['exercise.shoulder-rolls.name', 'exercise.extended-exhale.name', 'exercise.noticing.name'], $today->json('items.1.steps'));
-        self::assertCount(3, $today->json('slots'), '2 + 1 planned, none as needed');
+        $today = $this->fromDevice($credential)->todayOnDevice();
+        $items = $today['items'];
+        self::assertSame([null, null, 'breath is short'], array_map(fn (array $item) => $item['as_needed']['use_when'] ?? null, $items));
+        self::assertSame('The end of a shift', $items[1]['name']);
+        self::assertSame(['exercise.shoulder-rolls.name', 'exercise.extended-exhale.name', 'exercise.noticing.name'], $items[1]['steps']);
+        self::assertCount(3, $today['slots'], '2 + 1 planned, none as needed');
 
-        $this->postJson('/api/v1/practices', $this->practiceLog($version, ['lineage' => $version->items[1]->lineage, 'breaths_done' => 8, 'seconds_done' => 100]))->assertCreated();
-        $this->postJson('/api/v1/practices', $this->practiceLog($version, ['lineage' => $version->items[2]->lineage, 'anchor' => null, 'breaths_done' => 0, 'seconds_done' => 90, 'open_ms' => [81_000]]))->assertCreated();
+        $this->outbox('practice', $this->practiceLog($version, ['lineage' => $version->items[1]->lineage, 'breaths_done' => 8, 'seconds_done' => 100]))->assertStored();
+        $this->outbox('practice', $this->practiceLog($version, ['lineage' => $version->items[2]->lineage, 'anchor' => null, 'breaths_done' => 0, 'seconds_done' => 90, 'open_ms' => [81_000]]))->assertStored();
         auth()->forgetGuards();
         $this->actingAs($this->practitioner, 'practitioner');
         $this->get("/patients/{$this->patient->id}")->assertInertia(fn (AssertableInertia $page) => $page

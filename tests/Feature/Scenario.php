@@ -8,12 +8,14 @@ use App\Actions\CompleteScreening;
 use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
 use App\Actions\RegisterDevice;
+use App\Actions\StorePractice;
 use App\Actions\VersionOrder;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
+use App\Outbox\Sent;
 use App\Support\ConsentText;
 use App\Support\DeviceGuard;
 use Carbon\CarbonImmutable;
@@ -85,6 +87,31 @@ trait Scenario
     protected function fromDevice(string $credential): static
     {
         return $this->withCookie(DeviceGuard::COOKIE, $credential)->withHeader('X-Ivory-Pace', '1')->withCredentials();
+    }
+
+    /** @return array<string, mixed> the present day as the device shows it, with its exercises */
+    protected function todayOnDevice(string $pin = '480153'): array
+    {
+        $this->postJson('/api/v1/unlock', ['pin' => $pin])->assertOk();
+        $bundle = $this->getJson('/api/v1/today')->assertOk()->json();
+        $day = $bundle['days'][0];
+
+        return [...$bundle, ...$day, 'items' => $bundle['items'][$day['version_id'] ?? ''] ?? []];
+    }
+
+    /** @param  array<string, mixed>  $log */
+    protected function store(Device $device, array $log): void
+    {
+        app(StorePractice::class)($device, $log, new Sent(CarbonImmutable::parse($log['sent_at']), CarbonImmutable::now()));
+    }
+
+    /** @param  array<string, mixed>  $body  sent_at is the time of sending, now unless given */
+    protected function outbox(string $kind, array $body): OutboxAnswer
+    {
+        $sentAt = $body['sent_at'] ?? CarbonImmutable::now()->utc()->format('Y-m-d\TH:i:s.v\Z');
+        unset($body['sent_at']);
+
+        return new OutboxAnswer($this->postJson('/api/v1/outbox', ['sent_at' => $sentAt, 'items' => [['id' => (string) Str::uuid(), 'kind' => $kind, 'body' => $body]]]));
     }
 
     /**

@@ -129,7 +129,7 @@ final class SessionTest extends TestCase
         $version = $this->issue();
         [, $credential] = $this->device();
         $this->travelTo('2026-11-11 08:00:00');
-        $this->fromDevice($credential)->postJson('/api/v1/practices', $this->practiceLog($version))->assertCreated();
+        $this->fromDevice($credential)->outbox('practice', $this->practiceLog($version))->assertStored();
         $this->actingAs($this->practitioner, 'practitioner');
         $this->get($this->url('brief'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.lines', fn ($lines) => collect($lines)->contains(fn ($line) => $line['number'] === '6 to 4' && str_contains($line['text'], 'tension'))));
         $this->get($this->url('catch-up'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.remarks.0.text', 'Easier today.')->where('shown.screened.today', false)->has('shown.exercises', 1));

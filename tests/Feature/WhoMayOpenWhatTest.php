@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Actions\AskForm;
 use App\Actions\BeginSession;
+use App\Models\Device;
+use App\Models\KeptAside;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
@@ -23,7 +25,7 @@ final class WhoMayOpenWhatTest extends TestCase
 {
     use RefreshDatabase, Scenario;
 
-    private const OPEN_TO_ALL = ['GET sign-in', 'POST sign-in', 'GET enter', 'GET my/{any?}', 'GET up', 'POST api/v1/access', 'GET api/v1/me'];
+    private const OPEN_TO_ALL = ['GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET my/{any?}', 'GET up', 'POST api/v1/access', 'GET api/v1/me'];
 
     protected function setUp(): void
     {
@@ -91,6 +93,7 @@ final class WhoMayOpenWhatTest extends TestCase
 
         $this->actingAs($this->practitioner, 'practitioner');
         $this->deleteJson("/patients/{$mine->id}/devices/{$device->id}")->assertNotFound();
+        $this->postJson("/patients/{$mine->id}/kept-aside/{$this->keptAside($device)->id}", ['accept' => true])->assertNotFound();
         $this->postJson("/patients/{$mine->id}/red-flags/{$flag->id}/actions", ['line' => 'Something was done.'])->assertNotFound();
         self::assertNull($device->refresh()->revoked_at);
     }
@@ -123,6 +126,13 @@ final class WhoMayOpenWhatTest extends TestCase
         ]);
     }
 
+    private function keptAside(Device $device): KeptAside
+    {
+        return KeptAside::query()->firstOrCreate(['device_id' => $device->id, 'item' => 'one'], [
+            'patient_id' => $device->patient_id, 'kind' => 'diary', 'body' => [], 'sent_at' => now(), 'received_at' => now(),
+        ]);
+    }
+
     /** @return list<array{string, string}> */
     private function practitionerRoutes(): array
     {
@@ -151,9 +161,9 @@ final class WhoMayOpenWhatTest extends TestCase
                 continue;
             }
             $routes[] = [$method, '/'.strtr($route->uri(), [
-                '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{flag}' => (string) $flag->id, '{pause}' => '1',
+                '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{id}' => (string) $device->id, '{kept}' => (string) $this->keptAside($device)->id, '{flag}' => (string) $flag->id, '{pause}' => '1',
                 '{careSession}' => app(BeginSession::class)($this->patient, $this->practitioner)->id, '{step?}' => 'measure', '{step}' => 'measure',
-                '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{day}' => '2026-11-10', '{practitioner}' => (string) $this->practitioner->id,
+                '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{practitioner}' => (string) $this->practitioner->id,
                 '{key?}' => 'square', '{key}' => 'end-of-shift', '{ownExercise}' => $this->own(new OwnExercise)->id, '{ownRoutine}' => $this->own(new OwnRoutine)->id, '{ownTemplate}' => $this->own(new OwnTemplate)->id,
             ])];
         }

@@ -1,4 +1,4 @@
-import { expect, expectNoAxeViolations, readyPatient, test } from './support';
+import { expect, expectNoAxeViolations, readyPatient, sent, test } from './support';
 
 test('a day is written in the diary, seen in the chart, and read by the practitioner in the session', async ({ page, phone, watcher }) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Diary Wren');
@@ -7,8 +7,8 @@ test('a day is written in the diary, seen in the chart, and read by the practiti
     await page.getByRole('button', { name: 'add it' }).click();
     await expect(page.getByRole('row', { name: /^Evening tension/ })).toBeVisible();
 
-    watcher.expect(/^answer: 422/, /ERR_INTERNET_DISCONNECTED/);
-    await mine.getByRole('button', { name: 'Diary' }).click();
+    watcher.expect(/ERR_INTERNET_DISCONNECTED/);
+    await mine.getByRole('link', { name: 'Diary' }).click();
     await expect(mine.getByRole('heading', { name: 'Diary' })).toBeFocused();
     await expect(mine.getByText('Nobody reads this between visits')).toBeVisible();
     await mine.getByRole('button', { name: 'Keep this day' }).click();
@@ -18,9 +18,10 @@ test('a day is written in the diary, seen in the chart, and read by the practiti
     await mine.getByLabel('A line, if you like').fill('Wind all night');
     await mine.context().setOffline(true);
     await mine.getByRole('button', { name: 'Keep this day' }).click();
-    await expect(mine.getByText('No network. What you wrote stays here')).toBeVisible();
+    await expect(mine.getByText('Kept on this device; it is sent when there is a network.')).toBeVisible();
+    const taken = sent(mine, 'diary');
     await mine.context().setOffline(false);
-    await mine.getByRole('button', { name: 'Keep this day' }).click();
+    expect(await taken).toBe('stored');
     await expect(mine.getByText('Kept.')).toBeVisible();
     await mine.getByText('Yesterday', { exact: true }).click();
     await expect(mine.getByLabel('A line, if you like')).toHaveValue('');
@@ -29,6 +30,8 @@ test('a day is written in the diary, seen in the chart, and read by the practiti
     await expect(mine.getByText('Kept.')).toBeVisible();
     await expect(mine.getByRole('img', { name: 'evening tension over the last four weeks, 0 to 10' })).toBeVisible();
     await expectNoAxeViolations(mine);
+    await mine.reload();
+    await expect(mine.getByLabel('A line, if you like')).toHaveValue('Wind all night');
     await mine.goBack();
     await expect(mine.getByRole('button', { name: 'Lock' })).toBeVisible();
 

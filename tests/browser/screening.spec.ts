@@ -1,4 +1,4 @@
-import { addPatient, expect, expectNoAxeViolations, issueFast, join, makeLink, newName, screen, signIn, test, type } from './support';
+import { addPatient, expect, expectNoAxeViolations, issueFast, join, makeLink, newName, screen, sent, signIn, test, type } from './support';
 
 test('a patient answers beforehand; a red flag shows the emergency wording at once; the practitioner confirms', async ({ page, phone, watcher }) => {
     await signIn(page);
@@ -20,11 +20,11 @@ test('a patient answers beforehand; a red flag shows the emergency wording at on
     await mine.getByRole('group', { name: 'Do you have chest pain?' }).getByLabel('Yes').check();
     await expect(mine.getByRole('heading', { name: 'Please get help now' })).toBeVisible();
     await expect(mine.getByText(/Call 112 now/)).toBeVisible();
-    await expect(mine.getByText(/Your answers are kept on this device/)).toBeVisible();
+    await expect(mine.getByText(/Kept on this device; they are sent/)).toBeVisible();
     await expectNoAxeViolations(mine);
-    const sent = mine.waitForResponse((response) => response.request().method() === 'PUT' && response.ok());
+    const taken = sent(mine, 'form');
     await mine.context().setOffline(false);
-    await sent;
+    expect(await taken).toBe('stored');
     await page.goto('/');
     await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('answered at home; no action recorded.');
 

@@ -75,6 +75,11 @@ export class Phones {
     async open(options: { reducedMotion?: 'reduce' } = {}): Promise<Page> {
         const context = await this.browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: this.baseURL, locale: 'en-GB', ...options });
         this.contexts.push(context);
+        return this.openIn(context);
+    }
+
+    /** Another page of the same phone, as after the browser was started again. */
+    async openIn(context: BrowserContext): Promise<Page> {
         const page = await context.newPage();
         await watch(page, this.watcher);
         await recordSounds(page);
@@ -182,14 +187,30 @@ export async function join(phone: Page, address: string, pin = '480153'): Promis
 export async function startPlaying(phone: Page, before = '6'): Promise<void> {
     await phone.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
     await phone.getByRole('button', { name: before, exact: true }).click();
-    await phone.getByRole('button', { name: 'Start' }).click();
+    await phone.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(phone.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+}
+
+/** The answer to something of this kind that the device sends next. */
+export async function sent(phone: Page, kind: string): Promise<string> {
+    const response = await phone.waitForResponse((each) => each.url().endsWith('/api/v1/outbox') && (each.request().postData() ?? '').includes(`"kind":"${kind}"`));
+    const asked = (response.request().postDataJSON() as { items: { id: string; kind: string }[] }).items.find((item) => item.kind === kind);
+    const answers = ((await response.json()) as { answers: { id: string; result: string }[] }).answers;
+    return answers.find((answer) => answer.id === asked?.id)?.result ?? 'none';
 }
 
 /** Keeps what was practised, and waits until the server has it: Today shows it before that. */
 export async function keepPractice(phone: Page): Promise<void> {
+    const taken = sent(phone, 'practice');
     await phone.getByRole('button', { name: 'Keep this' }).click();
-    await expect.poll(() => phone.evaluate(() => localStorage.getItem('ivory-pace:waiting'))).toBeNull();
+    expect(await taken).toBe('stored');
+}
+
+/** Until the phone would open without a network. */
+export async function readyOffline(phone: Page): Promise<void> {
+    await phone.evaluate(() => navigator.serviceWorker.ready);
+    await expect.poll(() => phone.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+    await expect.poll(() => phone.evaluate(async () => (await caches.match('/my')) !== undefined)).toBe(true);
 }
 
 /** A new patient with a fast programme, and a phone that has joined. */

@@ -4,8 +4,15 @@ export interface Put { at: number; frequency: number; stopped: number; cancelled
 export class FakeAudioContext {
     currentTime = 10;
     outputLatency = 0;
+    state = 'running';
+    onstatechange: (() => void) | null = null;
     readonly destination = {};
     readonly put: Put[] = [];
+
+    resume(): Promise<void> {
+        this.state = 'running';
+        return Promise.resolve();
+    }
 
     createGain(): unknown {
         const param = { setValueAtTime: () => param, linearRampToValueAtTime: () => param, exponentialRampToValueAtTime: () => param, setTargetAtTime: () => param };

@@ -10,6 +10,7 @@ use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Support\KeptAsides;
 use App\Support\PatientHead;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -33,6 +34,7 @@ final class AccessController
                 'made_on' => $open->created_at->setTimezone($zone)->format('j M H:i'),
                 'expires_on' => $open->expires_at->setTimezone($zone)->format('j M H:i'),
             ],
+            'kept_aside' => KeptAsides::of($patient),
             'consents' => Consent::query()->where('patient_id', $patient->id)->with('practitioner')->latest('given_at')->latest('id')->limit(20)->get()
                 ->map(fn (Consent $consent) => [
                     'kind' => $consent->kind,

@@ -25,6 +25,7 @@ final class Adherence
      * @param  list<PracticeRecord>  $records
      * @param  list<Pause>  $pauses
      * @param  DateTimeImmutable  $now  the present instant
+     * @param  list<PutOff>  $putOffs  practices for which the patient said "not today": not credited, shown as such
      */
     public function __construct(
         private readonly History $history,
@@ -32,6 +33,7 @@ final class Adherence
         array $records,
         private readonly array $pauses,
         private readonly DateTimeImmutable $now,
+        private readonly array $putOffs = [],
     ) {
         $this->due = new DuePractices($history, $clock);
         usort($records, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
@@ -89,11 +91,21 @@ final class Adherence
         $due = $isFirst ? min($closed, count($records)) : $closed;
         $done = array_sum(array_map(fn (PracticeRecord $record) => $record->completeness, $records));
         $missing = max(0, $closed - count($records));
-        array_push($strokes, ...array_fill(0, $isFirst ? 0 : $missing, Stroke::Missed));
         $open = $planned - max($closed, min($planned, count($records)));
-        array_push($strokes, ...array_fill(0, $open, Stroke::Open));
+        $putOff = min($this->putOff($day, $lineage), $missing + $open);
+        array_push(
+            $strokes,
+            ...array_fill(0, $putOff, Stroke::PutOff),
+            ...array_fill(0, $isFirst ? 0 : max(0, $missing - $putOff), Stroke::Missed),
+            ...array_fill(0, $open - max(0, $putOff - $missing), Stroke::Open),
+        );
 
         return new DayTally($day, $due, min((float) $done, (float) $due), $extras, false, $strokes);
+    }
+
+    private function putOff(PatientDay $day, string $lineage): int
+    {
+        return count(array_filter($this->putOffs, fn (PutOff $said) => $said->lineage === $lineage && $said->day->equals($day)));
     }
 
     private function wasPaused(PatientDay $day, string $lineage): bool

@@ -6,7 +6,7 @@ namespace IvoryPace\Practice;
 
 use IvoryPace\InvalidValue;
 
-/** Which days of a diary may be written on a day: that day, and for a while the missed ones before it, marked as late. */
+/** A day of the diary that may be written: the present one, and for a while the missed ones before it, marked as late. */
 final readonly class DiaryDay
 {
     /** Days that may be filled in afterwards. Common practice. */
@@ -28,11 +28,5 @@ final readonly class DiaryDay
         }
 
         return new self($day, $ago > 0);
-    }
-
-    /** @return list<PatientDay> latest first */
-    public static function writable(PatientDay $today): array
-    {
-        return array_map(fn (int $ago) => $today->plusDays(-$ago), range(0, self::LATE_DAYS));
     }
 }

@@ -12,6 +12,8 @@ enum Stroke: string
     case Missed = 'missed';
     case Stopped = 'stopped';
     case Extra = 'extra';
+    /** The patient said "not today". */
+    case PutOff = 'put-off';
     /** Still to come today. */
     case Open = 'open';
 }

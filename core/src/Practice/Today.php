@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
-use DateTimeImmutable;
-
-/** The present patient-day: which practices are done and which is next. */
+/** One patient-day: which of its practices are done. */
 final readonly class Today
 {
     /** @var list<TodaySlot> by opening time */
@@ -14,14 +12,11 @@ final readonly class Today
 
     public int $done;
 
-    /** Index of the next practice in {@see $slots}; null when nothing is left. */
-    public ?int $next;
-
     /**
      * @param  list<DueSlot>  $slots
      * @param  list<PracticeRecord>  $records  of the same day
      */
-    public function __construct(array $slots, array $records, DateTimeImmutable $now)
+    public function __construct(array $slots, array $records)
     {
         usort($records, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
         $filled = self::match($slots, $records);
@@ -30,7 +25,6 @@ final readonly class Today
             array_keys($slots),
         );
         $this->done = count($filled);
-        $this->next = self::nextOf($this->slots, $now);
     }
 
     /**
@@ -77,26 +71,5 @@ final readonly class Today
         }
 
         return null;
-    }
-
-    /**
-     * The first one left whose window is not over; otherwise the latest that was missed, for a day is not lost.
-     *
-     * @param  list<TodaySlot>  $slots
-     */
-    private static function nextOf(array $slots, DateTimeImmutable $now): ?int
-    {
-        $missed = null;
-        foreach ($slots as $index => $slot) {
-            if ($slot->record !== null) {
-                continue;
-            }
-            if (! $slot->due->isDueAt($now)) {
-                return $index;
-            }
-            $missed = $index;
-        }
-
-        return $missed;
     }
 }

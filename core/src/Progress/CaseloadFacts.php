@@ -18,6 +18,8 @@ final readonly class CaseloadFacts
      * @param  array{title: string, exercise: string, paused: bool}|null  $newFinding  the gravest that a new fact brought and nobody has looked at
      * @param  int|null  $screeningWaits  whole days since the patient sent answers that nobody has confirmed
      * @param  bool  $redFlagFromHome  the first open red flag was answered at home
+     * @param  int  $keptAside  things that a signed-out device sent and nobody has looked at
+     * @param  bool  $urgentAside  among them a practice that ended with a get-help symptom
      * @param  int  $stopsLately  practices stopped for a symptom in the last 7 days
      * @param  StopSymptom|null  $lastStop  the latest of them
      * @param  int  $presentGap  scheduled days in a row without practice, up to now
@@ -46,6 +48,8 @@ final readonly class CaseloadFacts
         public ?array $newFinding = null,
         public ?int $screeningWaits = null,
         public bool $redFlagFromHome = false,
+        public int $keptAside = 0,
+        public bool $urgentAside = false,
     ) {
     }
 }

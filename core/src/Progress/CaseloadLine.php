@@ -24,6 +24,9 @@ final readonly class CaseloadLine
             $facts->getHelp !== null => new self(
                 CaseloadReason::GetHelp, ucfirst($facts->getHelp->label()), 'stopped a practice; every exercise is paused until you have looked.',
             ),
+            $facts->urgentAside => new self(
+                CaseloadReason::GetHelp, 'Needed help', 'says a practice from a signed-out device; accept or refuse it on the Access page.',
+            ),
             $facts->pausedExercise !== null => new self(
                 CaseloadReason::Paused, ucfirst($facts->lastStop?->label() ?? 'a symptom').' twice',
                 "in the last 3 practices; {$facts->pausedExercise} is paused.",
@@ -34,6 +37,9 @@ final readonly class CaseloadLine
             ),
             $facts->screeningWaits !== null => new self(
                 CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
+            ),
+            $facts->keptAside > 0 => new self(
+                CaseloadReason::KeptAside, $facts->keptAside === 1 ? '1 entry' : "{$facts->keptAside} entries", 'from a signed-out device; accept or refuse on the Access page.',
             ),
             ! $facts->hasProgramme => self::withoutProgramme($facts),
             $facts->lastStop !== null => new self(

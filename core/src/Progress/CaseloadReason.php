@@ -12,6 +12,7 @@ enum CaseloadReason: string
     case Paused = 'paused';
     case NewFinding = 'new-finding';
     case ScreeningWaiting = 'screening-waiting';
+    case KeptAside = 'kept-aside';
     case StoppedOnce = 'stopped-once';
     case NoPractice = 'no-practice';
     case AccessUnused = 'access-unused';
@@ -35,6 +36,7 @@ enum CaseloadReason: string
             self::Paused => 'Paused',
             self::NewFinding => 'New finding',
             self::ScreeningWaiting => 'Answers wait',
+            self::KeptAside => 'Kept aside',
             self::NoPractice => 'No practice',
             self::AccessUnused => 'Access not used',
             self::ReviewOverdue => 'Review overdue',

@@ -14,7 +14,8 @@ final class PauseRules
     /** A new fact about the patient makes an exercise need a reason that nobody has given. */
     public const NEW_FINDING = 'PAUSE-NEW-FINDING';
 
-    private const LOOK_AT = 3;
+    /** So many of the last practices are looked at. */
+    public const LOOK_AT = 3;
 
     private const STOPS = 2;
 

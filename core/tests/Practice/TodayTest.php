@@ -20,34 +20,27 @@ final class TodayTest extends TestCase
 
     public function test_slots_come_in_the_order_of_the_day(): void
     {
-        $today = $this->today([], '10:00');
+        $today = $this->today([]);
 
         self::assertSame(['waking', 'lunch', 'lights-out'], array_map(fn ($slot) => $slot->due->anchor->value, $today->slots));
-        self::assertSame(1, $today->next, 'the waking window is over; lunch is next');
         self::assertSame(0, $today->done);
     }
 
     public function test_a_practice_fills_its_own_anchor_and_others_the_first_free(): void
     {
-        $today = $this->today([['13:00', Anchor::Lunch], ['13:20', null]], '13:30');
+        $today = $this->today([['13:00', Anchor::Lunch], ['13:20', null]]);
 
         self::assertSame([true, true, false], array_map(fn ($slot) => $slot->record !== null, $today->slots));
-        self::assertSame(2, $today->next);
         self::assertSame(2, $today->done);
     }
 
-    public function test_when_all_windows_are_over_the_latest_missed_one_can_still_be_done(): void
+    public function test_more_than_planned_fills_every_slot_once(): void
     {
-        self::assertSame(2, $this->today([], '02:30', nextDay: true)->next);
-    }
-
-    public function test_when_everything_is_done_nothing_is_next(): void
-    {
-        self::assertNull($this->today([['07:00', null], ['12:00', null], ['22:00', null], ['23:00', null]], '23:30')->next);
+        self::assertSame(3, $this->today([['07:00', null], ['12:00', null], ['22:00', null], ['23:00', null]])->done);
     }
 
     /** @param  list<array{string, Anchor|null}>  $practices */
-    private function today(array $practices, string $now, bool $nextDay = false): Today
+    private function today(array $practices): Today
     {
         $day = PatientDay::of('2026-11-10');
         $due = new DuePractices(new History([self::version(1, '2026-11-01', ['a' => self::plan(3)])]), PatientClock::in('UTC'));
@@ -55,6 +48,6 @@ final class TodayTest extends TestCase
             'a', new DateTimeImmutable("2026-11-10 {$practice[0]} UTC"), 12, 12, anchor: $practice[1],
         ), $practices);
 
-        return new Today($due->on($day), $records, new DateTimeImmutable(($nextDay ? '2026-11-11' : '2026-11-10')." $now UTC"));
+        return new Today($due->on($day), $records);
     }
 }

@@ -22,6 +22,7 @@ use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Outbox\Sent;
 use App\Support\ConsentText;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
@@ -247,9 +248,9 @@ final class InventedPatient
         CarbonImmutable::setTestNow($end);
         (new StorePractice)($this->device, [
             'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value,
-            'started_at' => $start->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'), 'sent_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'),
+            'started_at' => $start->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'),
             'breaths_done' => (int) floor($prescription->totalBreaths() * $share), 'seconds_done' => $seconds, ...$ratings,
-        ]);
+        ], new Sent($end, $end));
         Carbon::setTestNow();
         CarbonImmutable::setTestNow();
     }

@@ -37,6 +37,7 @@
     onMount(() => {
         const letSleep = keepAwake();
         engine.onEnd = () => { isOver = true; };
+        engine.onInterrupted = () => { isPaused = true; };
         engine.start();
         stopButton?.querySelector('button')?.focus();
         let frame = requestAnimationFrame(function draw() {
@@ -46,8 +47,8 @@
         return () => { cancelAnimationFrame(frame); engine.stop(); letSleep(); void context.close(); };
     });
 
-    function pause(): void {
-        if (isPaused) engine.resume();
+    async function pause(): Promise<void> {
+        if (isPaused) await engine.resume();
         else engine.pause();
         isPaused = engine.isPaused;
     }

@@ -24,6 +24,8 @@
             <line x1={mark.x} y1={height * 0.55} x2={mark.x} y2={height - 1} />
         {:else if mark.kind === 'missed'}
             <circle class="missed" cx={mark.x} cy={height - 2} r="1.1" />
+        {:else if mark.kind === 'put-off'}
+            <line class="put-off" x1={mark.x - 1.6} y1={height * 0.6} x2={mark.x + 1.6} y2={height * 0.6} />
         {:else if mark.kind === 'stopped'}
             <path class="stopped" d="M{mark.x - 2.6} 0h5.2l-2.6 {height - 1}z" />
         {:else if mark.kind === 'extra'}

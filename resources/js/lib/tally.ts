@@ -3,7 +3,7 @@ import type { Stroke } from '../types/timeline';
 export interface Mark { kind: Stroke; x: number }
 
 const WORDS: Record<Stroke, string> = {
-    done: 'done', partial: 'in part', missed: 'missed', stopped: 'stopped for a symptom', extra: 'extra', open: 'still to come',
+    done: 'done', partial: 'in part', missed: 'missed', stopped: 'stopped for a symptom', extra: 'extra', 'put-off': 'not today', open: 'still to come',
 };
 
 /** Strokes of days side by side; the days share the width evenly or take what they need. */

@@ -12,10 +12,11 @@
         new_link: { address: string; code: string; days: number } | null;
         open_link: { made_on: string; expires_on: string } | null;
         consents: { kind: 'accepted' | 'withdrawn'; version: string; on: string; by: string | null }[];
+        kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
         devices: { id: number; label: string; since: string; last_seen: string | null; ready: boolean; locked_out: boolean }[];
     }
 
-    let { patient, public_address, new_link, open_link, consents, devices }: Props = $props();
+    let { patient, public_address, new_link, open_link, consents, devices, kept_aside }: Props = $props();
 
     let working = $state(false);
     let copied = $state(false);
@@ -26,7 +27,11 @@
     }
 
     function signOut(id: number, label: string): void {
-        if (confirm(`Sign out “${label}”? Practices that still wait on it cannot be delivered then.`)) router.delete(`/patients/${patient.id}/devices/${id}`);
+        if (confirm(`Sign out “${label}”? What still waits on it is then kept aside for you to accept or refuse.`)) router.delete(`/patients/${patient.id}/devices/${id}`);
+    }
+
+    function settle(id: number, accept: boolean): void {
+        router.post(`/patients/${patient.id}/kept-aside/${id}`, { accept }, { preserveScroll: true });
     }
 
     function withdraw(): void {
@@ -80,6 +85,21 @@
                     </li>
                 {/each}
             </ul>
+            {#if kept_aside.length > 0}
+                <h2 class="mt-6 text-lg">From a signed-out device</h2>
+                <p class="mt-1 text-sm text-muted">It counts nowhere until you accept it; accepted, it is treated as if it had come in time.</p>
+                <ul class="mt-2">
+                    {#each kept_aside as kept (kept.id)}
+                        <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
+                            <span class={kept.urgent ? 'font-semibold text-clay' : ''}>{kept.what}<span class="block text-sm font-normal text-muted">{kept.device}, received {kept.on}</span></span>
+                            <span class="flex gap-3 whitespace-nowrap">
+                                <button type="button" class="linklike" onclick={() => settle(kept.id, true)}>Accept<span class="visually-hidden"> {kept.what}</span></button>
+                                <button type="button" class="linklike" onclick={() => settle(kept.id, false)}>Refuse<span class="visually-hidden"> {kept.what}</span></button>
+                            </span>
+                        </li>
+                    {/each}
+                </ul>
+            {/if}
             <h2 class="mt-6 text-lg">Consent</h2>
             {#if consents.length === 0}<p class="mt-3 text-muted">Not given yet; the patient is asked on their own device.</p>{/if}
             <ul class="mt-2">

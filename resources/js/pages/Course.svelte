@@ -9,7 +9,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, programme, stops, practices }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, programme, stops, practices, put_offs, home_checks }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -54,6 +54,14 @@
                             {#if stop.remark}<span class="block text-muted">“{stop.remark}”</span>{/if}</li>
                     {/each}
                 </ul>
+                {#if put_offs.length > 0}
+                    <h2 class="mt-4 mb-1 text-[1.05rem]">Not today</h2>
+                    <ul>{#each put_offs as said, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{said.reason}</strong> · {said.on}, {said.anchor.toLowerCase()}, {said.exercise}</li>{/each}</ul>
+                {/if}
+                {#if home_checks.length > 0}
+                    <h2 class="mt-4 mb-1 text-[1.05rem]">Tapped at home</h2>
+                    <ul>{#each home_checks as check, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{check.rate} a minute</strong> · {check.on}{check.doubtful > 0 ? `, ${check.doubtful} doubtful` : ''}</li>{/each}</ul>
+                {/if}
             </section>
         </div>
         <section class="mt-6 border-t border-ink pt-3">

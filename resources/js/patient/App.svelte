@@ -2,124 +2,246 @@
     import { onMount } from 'svelte';
     import { Refusal } from '../lib/http';
     import { api } from './api';
+    import Check from './Check.svelte';
     import Consent from './Consent.svelte';
     import Diary from './Diary.svelte';
     import Enter from './Enter.svelte';
     import Form from './Form.svelte';
+    import { clockOffset, fetchAhead, fetchPage, keptPage } from './kept';
+    import { presentDay } from './day';
+    import * as outbox from './outbox';
     import Pin from './Pin.svelte';
+    import { canOpen, isMarkedOpen, markOpen, remember, tryPin } from './pinHere';
     import Practice from './practice/Practice.svelte';
-    import { keepTrying, recoverUnfinished } from './queue';
+    import Progress from './Progress.svelte';
+    import Settings from './Settings.svelte';
+    import Sheet from './Sheet.svelte';
+    import { store } from './store';
+    import Tabs, { TABS, type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
-    import { t } from './words';
-    import type { DeviceState, TodayData, TodayItem, TodaySlot } from './types';
+    import { has, t } from './words';
+    import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayItem, TodaySlot } from './types';
+
+    type Practising = { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf };
 
     let device = $state.raw<DeviceState | null>(null);
-    let today = $state.raw<TodayData | null>(null);
+    let bundle = $state.raw<Bundle | null>(null);
+    let needed = $state.raw<NeededData | null>(null);
+    let offset = $state(0);
+    let now = $state(Date.now());
     let trouble = $state('');
-    let isStale = $state(false);
-    let answering = $state.raw<string | null>(null);
-    let inDiary = $state(false);
-    let practising = $state.raw<{ item: TodayItem; slot: TodaySlot | null } | null>(null);
+    let isOffline = $state(false);
+    let view = $state(viewOf(location.pathname));
+    let answering = $state.raw<Bundle['asked'][number] | null>(null);
+    let practising = $state.raw<Practising | null>(null);
+    /** Typed in this tab: opens the screen on the server when the network comes back. */
+    let typedPin = '';
 
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
     const isEntering = location.pathname === '/enter';
+    const today = $derived(bundle ? presentDay(bundle, now + offset) : null);
+    const title = $derived(practising ? t(practising.item.name) : has(`patient.tabs.${view}`) ? t(`patient.tabs.${view}`) : t('patient.today.tab'));
+
+    function viewOf(path: string): string {
+        return path.startsWith('/my/') ? path.slice(4) : 'today';
+    }
 
     onMount(() => {
-        recoverUnfinished();
-        const stop = keepTrying();
-        void look();
-        window.addEventListener('popstate', onBack);
-        return () => { stop(); window.removeEventListener('popstate', onBack); };
+        const stop: (() => void)[] = [];
+        void begin(stop);
+        const back = (): void => onBack();
+        const awake = (): void => { now = Date.now(); if (document.visibilityState === 'visible' && device?.state === 'ready' && !practising) void load(); };
+        window.addEventListener('popstate', back);
+        window.addEventListener('online', awake);
+        document.addEventListener('visibilitychange', awake);
+        // A day may begin or a window close while the page is open.
+        const clock = setInterval(() => { now = Date.now(); }, 30_000);
+        stop.push(() => { window.removeEventListener('popstate', back); window.removeEventListener('online', awake); document.removeEventListener('visibilitychange', awake); clearInterval(clock); });
+        return () => { for (const each of stop) each(); };
     });
+
+    async function begin(stop: (() => void)[]): Promise<void> {
+        const kept = (await keptPage('today')) ?? (await keptPage('needed'));
+        if (kept) outbox.belongTo(kept.owner);
+        offset = await clockOffset();
+        await outbox.open();
+        await outbox.recoverUnfinished();
+        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (delivered && device?.state === 'ready' && !practising) void load(); }));
+        await look();
+    }
 
     async function look(): Promise<void> {
         trouble = '';
         try {
-            arrive(await api.me());
-        } catch {
-            trouble = t('patient.trouble.network');
+            await arrive(await api.me());
+            isOffline = false;
+        } catch (problem) {
+            if (problem instanceof Refusal) trouble = t('patient.trouble.server');
+            else await withoutNetwork();
         }
     }
 
-    function arrive(state: DeviceState): void {
-        device = state;
-        if (state.state !== 'unknown' && !(isEntering && token)) history.replaceState(null, '', '/my');
-        if (state.state === 'ready') void load();
+    /** What is kept opens with the PIN, or at once when this tab had it open. */
+    async function withoutNetwork(): Promise<void> {
+        isOffline = true;
+        needed = await keptPage('needed');
+        if (!(await canOpen())) {
+            trouble = t(needed ? 'patient.pin.offline-none' : 'patient.trouble.network');
+            return;
+        }
+        if (isMarkedOpen()) await openKept();
+        else device = { state: 'locked' };
     }
 
-    /** A link was confirmed: from here on this is the patient's own page. */
-    function entered(state: DeviceState): void {
-        history.replaceState(null, '', '/my');
+    async function openKept(): Promise<void> {
+        bundle = await keptPage('today');
+        device = { state: 'ready' };
+        if (!bundle) trouble = t('patient.trouble.network');
+    }
+
+    async function arrive(state: DeviceState): Promise<void> {
         device = state;
+        if (state.state !== 'unknown' && !(isEntering && token) && isEntering) history.replaceState(null, '', '/my');
+        if (state.state === 'unknown') await store.forgetKept();
+        if (state.state === 'ready') { markOpen(true); await load(); }
+        if (state.state === 'locked' || state.state === 'locked-out') await atHand();
+    }
+
+    /** What is used as needed is at hand before the PIN. */
+    async function atHand(): Promise<void> {
+        try {
+            needed = await fetchPage('needed');
+            outbox.belongTo(needed.owner);
+        } catch {
+            needed = await keptPage('needed');
+        }
+    }
+
+    /** A link was confirmed: from here on this is the patient's own page, opened anew so that the worker is its own too. */
+    async function entered(): Promise<void> {
+        await store.forgetKept();
+        location.replace('/my');
+    }
+
+    async function opened(state: DeviceState, pin: string): Promise<void> {
+        typedPin = pin;
+        await remember(pin);
+        await arrive(state);
+    }
+
+    async function tryHere(pin: string): Promise<true | number> {
+        const result = await tryPin(pin);
+        if (result === true) { typedPin = pin; await openKept(); }
+        return result;
     }
 
     async function load(): Promise<void> {
         try {
-            today = await api.today();
-            isStale = false;
+            const fresh = await fetchPage('today');
+            outbox.belongTo(fresh.owner);
+            offset = await clockOffset();
+            now = Date.now();
+            bundle = fresh;
+            isOffline = false;
+            trouble = '';
+            void fetchAhead();
+            void fetchPage('needed').catch(() => undefined);
         } catch (problem) {
-            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) {
-                today = null;
-                await look();
-            } else {
-                isStale = true;
-                if (!today) trouble = problem instanceof Refusal ? t('patient.trouble.server') : t('patient.trouble.network');
-            }
+            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return lockedMeanwhile();
+            isOffline = true;
+            bundle ??= await keptPage('today');
+            if (!bundle) trouble = t(problem instanceof Refusal ? 'patient.trouble.server' : 'patient.trouble.network');
         }
     }
 
-    function begin(item: TodayItem, slot: TodaySlot | null): void {
-        practising = { item, slot };
-        history.pushState(null, '', '/my/practice');
+    /** The server has closed the screen; what was typed in this tab opens it again. */
+    async function lockedMeanwhile(): Promise<void> {
+        const pin = typedPin;
+        typedPin = '';
+        try {
+            if (pin === '') throw new Error('nothing typed here');
+            await api.unlock(pin);
+            typedPin = pin;
+            await load();
+        } catch {
+            bundle = null;
+            markOpen(false);
+            await look();
+        }
+    }
+
+    async function lock(): Promise<void> {
+        markOpen(false);
+        typedPin = '';
+        bundle = null;
+        go('today');
+        try { await arrive(await api.lock()); } catch { device = { state: 'locked' }; await atHand(); }
+    }
+
+    function go(to: string): void {
+        view = to;
+        history.pushState(null, '', to === 'today' ? '/my' : `/my/${to}`);
         scrollTo(0, 0);
     }
 
-    function open(form: string): void {
-        answering = form;
-        history.pushState(null, '', '/my/questions');
-        scrollTo(0, 0);
+    function practise(item: TodayItem, slot: TodaySlot | null, isShort: boolean, of: PracticeOf): void {
+        practising = { item, slot, isShort, played: isShort && item.short ? item.short : item, of };
+        go('practice');
     }
 
-    function openDiary(): void {
-        inDiary = true;
-        history.pushState(null, '', '/my/diary');
-        scrollTo(0, 0);
+    function beginToday(item: TodayItem, slot: TodaySlot | null, isShort = false): void {
+        if (today) practise(item, slot, isShort, { version_id: today.day.version_id ?? 0, rated_symptom: today.day.rated_symptom ?? '', emergency: today.emergency });
     }
 
-    function leave(): void {
-        if (location.pathname === '/my/practice' || location.pathname === '/my/questions' || location.pathname === '/my/diary') history.back();
-        else onBack();
+    function beginNeeded(item: TodayItem): void {
+        if (needed) practise(item, null, false, { version_id: needed.version_id ?? 0, rated_symptom: needed.rated_symptom ?? '', emergency: needed.emergency });
     }
+
+    const leave = (): void => { if (TABS.includes(view as Tab)) onBack(); else history.back(); };
 
     /** The Back button ends a practice as far as it got. */
     function onBack(): void {
         practising = null;
-        answering = null;
-        inDiary = false;
+        view = viewOf(location.pathname);
         if (device?.state === 'ready') void load();
+        else if (device?.state === 'locked') void atHand();
+    }
+
+    async function signedOut(): Promise<void> {
+        markOpen(false);
+        await outbox.forgetAll();
+        await store.forgetKept();
+        location.assign('/my');
     }
 </script>
 
-<svelte:head><title>{practising ? t(practising.item.name) : t('patient.today.tab')} · Ivory Pace</title></svelte:head>
+<svelte:head><title>{title} · Ivory Pace</title></svelte:head>
 
 {#if isEntering && device && (token || device.state === 'unknown') && location.pathname === '/enter'}
     <Enter {token} onentered={entered} />
-{:else if practising && today}
-    <Practice item={practising.item} slot={practising.slot} {today} onleave={leave} />
-{:else if inDiary && device?.state === 'ready'}
-    <Diary onleave={leave} />
-{:else if answering && today && device?.state === 'ready'}
-    <Form id={answering} emergency={today.emergency} onleave={leave} />
+{:else if practising}
+    <Practice item={practising.item} played={practising.played} isShort={practising.isShort} slot={practising.slot} of={practising.of} onleave={leave} />
 {:else if device?.state === 'unknown'}
     <Enter token="" onentered={entered} />
 {:else if device?.state === 'consent'}
     <Consent {device} onaccepted={arrive} />
 {:else if device?.state === 'pin'}
-    <Pin mode="choose" onopen={arrive} />
+    <Pin mode="choose" onopen={opened} />
 {:else if device?.state === 'locked' || device?.state === 'locked-out'}
-    <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} onopen={arrive} />
-{:else if today}
-    <Today {today} {isStale} onbegin={begin} onform={open} ondiary={openDiary} onchange={load} onlock={async () => { arrive(await api.lock()); today = null; }} />
+    <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} {needed} {isOffline} onopen={opened} ontry={tryHere} onneeded={beginNeeded} />
+{:else if today && device?.state === 'ready'}
+    {#if view === 'questions' && answering}
+        <Form form={answering} emergency={today.emergency} onleave={leave} />
+    {:else if view === 'check'}
+        <Check onleave={leave} />
+    {:else}
+        <Tabs here={view as Tab} ongo={go} />
+        {#if view === 'diary'}<Diary day={today.isOld ? null : today.day.date} />
+        {:else if view === 'progress'}<Progress />
+        {:else if view === 'sheet'}<Sheet {isOffline} />
+        {:else if view === 'settings'}<Settings example={today.items[0] ?? null} onsignedout={signedOut} />
+        {:else}<Today {today} {isOffline} {offset} onbegin={beginToday} onform={(form) => { answering = form; go('questions'); }} oncheck={() => go('check')} onlock={lock} />{/if}
+    {/if}
 {:else}
     <main>
         {#if trouble}

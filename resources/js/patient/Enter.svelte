@@ -1,10 +1,10 @@
 <script lang="ts">
     import { Refusal } from '../lib/http';
     import { api } from './api';
+    import { flush } from './outbox';
     import { t } from './words';
-    import type { DeviceState } from './types';
 
-    let { token, onentered }: { token: string; onentered: (state: DeviceState) => void } = $props();
+    let { token, onentered }: { token: string; onentered: () => void } = $props();
 
     let code = $state('');
     let error = $state('');
@@ -17,7 +17,10 @@
         busy = true;
         error = '';
         try {
-            onentered(await api.access(withToken ? { token } : { code }));
+            // What waits here is delivered while this device is still whose it was.
+            await flush();
+            await api.access(withToken ? { token } : { code });
+            onentered();
         } catch (problem) {
             error = problem instanceof Refusal ? problem.message || t('patient.trouble.server') : t('patient.trouble.network');
             if (withToken && problem instanceof Refusal && problem.status === 422) tokenFailed = true;

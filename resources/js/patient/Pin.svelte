@@ -1,12 +1,22 @@
 <script lang="ts">
     import { Refusal } from '../lib/http';
     import { api } from './api';
-    import { t } from './words';
-    import type { DeviceState } from './types';
+    import Needed from './Needed.svelte';
+    import { t, tn } from './words';
+    import type { DeviceState, NeededData, TodayItem } from './types';
 
-    interface Props { mode: 'choose' | 'unlock'; isLockedOut?: boolean; onopen: (state: DeviceState) => void }
+    interface Props {
+        mode: 'choose' | 'unlock';
+        isLockedOut?: boolean;
+        isOffline?: boolean;
+        needed?: NeededData | null;
+        onopen: (state: DeviceState, pin: string) => void;
+        /** Tries the PIN without a network: true, or the tries that are left. */
+        ontry?: (pin: string) => Promise<true | number>;
+        onneeded?: (item: TodayItem) => void;
+    }
 
-    let { mode, isLockedOut = false, onopen }: Props = $props();
+    let { mode, isLockedOut = false, isOffline = false, needed = null, onopen, ontry, onneeded }: Props = $props();
 
     let pin = $state('');
     let again = $state('');
@@ -23,17 +33,25 @@
         busy = true;
         error = '';
         try {
-            onopen(await (mode === 'choose' ? api.pin(pin) : api.unlock(pin)));
+            onopen(await (mode === 'choose' ? api.pin(pin) : api.unlock(pin)), pin);
         } catch (problem) {
-            error = problem instanceof Refusal ? problem.message || t('patient.trouble.server') : t('patient.trouble.network');
+            if (problem instanceof Refusal) error = problem.message || t('patient.trouble.server');
+            else await withoutNetwork();
             if (mode === 'unlock') pin = '';
         } finally {
             busy = false;
         }
     }
+
+    async function withoutNetwork(): Promise<void> {
+        const left = mode === 'unlock' && ontry ? await ontry(pin) : null;
+        if (left === null) error = t('patient.trouble.network');
+        else if (left !== true) error = left === 0 ? t('patient.trouble.network') : tn('patient.pin.wrong', left, { left });
+    }
 </script>
 
 <main>
+    {#if needed && onneeded && needed.items.length > 0}<Needed items={needed.items} from={null} emergency={needed.emergency} onbegin={onneeded} />{/if}
     <h1>{t(mode === 'choose' ? 'patient.pin.title' : 'patient.pin.unlock-title')}</h1>
     {#if isLockedOut}
         <p class="error" role="alert">{t('patient.pin.locked-out')}</p>
@@ -51,5 +69,7 @@
             {#if error}<p id="pin-error" class="error" role="alert">{error}</p>{/if}
             <button class="button" disabled={busy}>{t(mode === 'choose' ? 'patient.pin.keep' : 'patient.pin.unlock')}</button>
         </form>
+        {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
+        {#if mode === 'unlock'}<p class="small muted">{t('patient.settings.pin')}</p>{/if}
     {/if}
 </main>

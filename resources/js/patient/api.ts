@@ -1,6 +1,6 @@
 import { sendJson } from '../lib/http';
-import type { FormView } from '../types/measure';
-import type { DeviceState, DiaryData, PracticeLog, TodayData } from './types';
+import type { Kind } from './store';
+import type { Bundle, DeviceState, DiaryData, MyDevice, NeededData, OutboxResult, ProgressData, SheetData } from './types';
 
 const HEADERS = { 'X-Ivory-Pace': '1' };
 
@@ -14,12 +14,20 @@ export const api = {
     pin: (pin: string) => post<DeviceState>('pin', { pin }),
     unlock: (pin: string) => post<DeviceState>('unlock', { pin }),
     lock: () => post<DeviceState>('lock', {}),
-    today: () => get<TodayData>('today'),
+    today: () => get<Bundle>('today'),
+    needed: () => get<NeededData>('as-needed'),
     diary: () => get<DiaryData>('diary'),
-    writeDiary: (day: string, entry: { ratings: Record<string, number>; sleep: number | null; text: string }) => sendJson<DiaryData>(`/api/v1/diary/${day}`, 'PUT', entry, HEADERS),
-    form: (id: string) => get<FormView>(`forms/${id}`),
-    answer: (id: string, answers: Record<string, number>, done: boolean, withGaps: boolean) => sendJson<{ emergency: string | null }>(`/api/v1/forms/${id}`, 'PUT', { answers, done, with_gaps: withGaps }, HEADERS),
-    practice: (log: PracticeLog) => post<{ stored: boolean; again: boolean }>('practices', { ...log, sent_at: new Date().toISOString() }),
+    progress: () => get<ProgressData>('progress'),
+    sheet: () => get<{ sheet: SheetData | null }>('sheet'),
+    devices: () => get<{ devices: MyDevice[] }>('devices'),
+    signOut: (id: number) => sendJson<{ signed_out: boolean }>(`/api/v1/devices/${id}`, 'DELETE', undefined, HEADERS),
+    outbox: async (items: { id: string; kind: Kind; body: object }[]) =>
+        (await post<{ answers: OutboxResult[] }>('outbox', { sent_at: new Date().toISOString(), items })).answers,
+    sheetPdf: async () => {
+        const response = await fetch('/api/v1/sheet.pdf', { headers: HEADERS, credentials: 'same-origin' });
+        if (!response.ok) throw new Error(String(response.status));
+        return response.blob();
+    },
 };
 
 /** A name by which the practitioner can tell devices apart. */

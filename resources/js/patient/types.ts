@@ -1,4 +1,5 @@
-import type { RidgeShape, Timeline } from '../types/timeline';
+import type { FormView } from '../types/measure';
+import type { RidgeShape, Stroke, Timeline } from '../types/timeline';
 
 export interface DeviceState {
     state: 'unknown' | 'consent' | 'pin' | 'locked-out' | 'locked' | 'ready';
@@ -7,14 +8,20 @@ export interface DeviceState {
     consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
 }
 
-export interface TodayItem {
+export type StopClass = 'no-symptom' | 'made-me-stop' | 'get-help';
+
+/** What is played: the whole exercise or its short version. */
+export interface Playable { breaths: number | null; seconds: number; ridge: RidgeShape; timeline: Timeline }
+
+export interface TodayItem extends Playable {
     lineage: string;
     technique: string;
     name: string;
+    recovery: boolean;
     paused: boolean;
-    breaths: number | null;
+    /** How the last practices ended since somebody looked, latest first. */
+    ends: (StopClass | null)[];
     minutes: number | null;
-    seconds: number;
     position: string;
     props: string[];
     hands: string;
@@ -23,39 +30,69 @@ export interface TodayItem {
     gaze: string;
     /** Lengths over the prescribed ones that the patient may choose; null when the pace is fixed. */
     tempo: { fastest: number; slowest: number } | null;
+    /** Over how many breaths it may ease from the patient's own pace; null when it cannot. */
+    joining: { over: number; slowest: number } | null;
     /** Names of a routine's exercises, in order. */
     steps: string[];
     why: string;
-    as_needed: { use_when: string; most: number } | null;
-    ridge: RidgeShape;
-    timeline: Timeline;
+    as_needed: { use_when: string; most: number; done: number } | null;
+    short: Playable | null;
 }
+
+export type NotToday = 'tired' | 'busy' | 'ill' | 'symptoms';
 
 export interface TodaySlot {
     lineage: string;
     anchor: string;
     from: string;
     to: string;
+    closes_at: string;
+    put_off: NotToday | null;
     done: { at: string; stroke: 'done' | 'partial' | 'stopped' } | null;
 }
 
-export interface TodayData {
-    day: { date: string; label: string };
-    clinic: string;
-    emergency: string;
-    /** Questions that wait for an answer. */
-    asked: { id: string; title: string; answered: number; of: number }[];
+/** A patient-day with what is due on it. */
+export interface BundleDay {
+    date: string;
+    label: string;
+    /** The instants at which it begins and ends. */
+    from: string;
+    to: string;
     state: 'none' | 'not-yet' | 'running' | 'over';
     starts_on: string | null;
-    version_id?: number;
-    rated_symptom?: string;
+    version_id: number | null;
+    rated_symptom: string | null;
     /** What the latest version changed and why, in its first days. */
-    note?: string | null;
-    items: TodayItem[];
+    note: string | null;
     slots: TodaySlot[];
-    next: number | null;
-    done: number;
 }
+
+/** What the device keeps so that it works without a network. */
+export interface Bundle {
+    /** The server's clock when it was made. */
+    now: string;
+    owner: string;
+    clinic: string;
+    emergency: string;
+    asked: (FormView & { answered: number })[];
+    check_due: boolean;
+    days: BundleDay[];
+    /** By version. */
+    items: Record<string, TodayItem[]>;
+}
+
+/** The present day, as Today shows it. */
+export interface TodayData extends Omit<Bundle, 'days' | 'items'> {
+    day: BundleDay;
+    items: TodayItem[];
+    /** The copy is too old to know what is due. */
+    isOld: boolean;
+}
+
+export interface NeededData { owner: string; emergency: string; version_id: number | null; rated_symptom: string | null; items: TodayItem[] }
+
+/** What a practice needs to know besides its exercise. */
+export interface PracticeOf { version_id: number; rated_symptom: string; emergency: string }
 
 export interface DiaryEntry { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }
 
@@ -63,11 +100,40 @@ export interface DiaryData {
     from: string;
     today: string;
     symptoms: { id: number; name: string }[];
-    /** Days that may be written, latest first. */
-    writable: { date: string; label: string }[];
+    /** So many days back may be filled in. */
+    late_days: number;
     entries: DiaryEntry[];
     changes: { date: string; number: number }[];
 }
+
+export interface ProgressData {
+    weeks: ({ date: string; label: string; paused: boolean; strokes: Stroke[] } | null)[][];
+    days_practised: number;
+    as_needed: { name: string; times: number; recovered: number[] | null }[];
+    changes: { on: string; text: string; ahead: boolean }[];
+    then_now: { name: string; then: number; now: number; direction: -1 | 0 | 1 }[];
+    checks: { first: number; last: number; on: string; count: number } | null;
+    next: string | null;
+}
+
+export interface SheetData {
+    clinic: string;
+    number: number;
+    from: string;
+    review: string;
+    goal: string;
+    note: string | null;
+    needs: string[];
+    cautions: string[];
+    items: {
+        name: string; steps: string[]; ridge: string; minutes: number; about: boolean; breaths: number; position: string; props: string[];
+        hands: string; size: string; gaze: string; right: string[]; why: string; short: string; needed: string; anchors: string[];
+    }[];
+}
+
+export interface MyDevice { id: number; label: string; since: string; here: boolean }
+
+export interface OutboxResult { id: string; result: 'stored' | 'again' | 'kept-aside' | 'refused' | 'later'; message?: string }
 
 /** One practice as it is sent. */
 export interface PracticeLog {
@@ -79,6 +145,12 @@ export interface PracticeLog {
     ended_at: string;
     breaths_done: number;
     seconds_done: number;
+    short: boolean;
+    /** Length of the patient's own breath, when it began with it. */
+    joined_ms: number | null;
+    /** Until breath had come back, for a recovery exercise. */
+    recovered_after_s: number | null;
+    interruptions: number;
     /** Lengths of open cues, as they were ended. */
     open_ms: number[] | null;
     /** The step in which the patient said that it is enough. */
@@ -91,6 +163,6 @@ export interface PracticeLog {
     smooth: 'yes' | 'partly' | 'no' | null;
     slight_symptom: boolean | null;
     remark: string | null;
-    stop_class: 'no-symptom' | 'made-me-stop' | 'get-help' | null;
+    stop_class: StopClass | null;
     stop_symptom: string | null;
 }

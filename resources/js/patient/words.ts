@@ -20,3 +20,8 @@ export function tn(key: string, count: number, values: Record<string, string | n
 export function has(key: string): boolean {
     return key in words;
 }
+
+/** "3 min 20", from seconds. */
+export function lengthOf(seconds: number): string {
+    return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min${seconds % 60 ? ` ${seconds % 60}` : ''}`;
+}

@@ -1,6 +1,6 @@
 import type { Beat, Cue, Segment, Timeline } from '../types/timeline';
-import { retimed } from './retiming';
-import { Tones } from './tones';
+import { joiningFactor, retimed, type Joining } from './retiming';
+import { Tones, type Levels } from './tones';
 
 /** Where the timeline stands. */
 export interface Moment {
@@ -30,6 +30,11 @@ const LEAST_AHEAD_S = 4;
 const PUMP_MS = 150;
 const BEFORE_FIRST_S = 0.25;
 const BEFORE_RESUMED_S = 1;
+/** An event so late was not heard when it was due. */
+const MISSED_S = 0.05;
+
+/** Recorded words and numbers, where there are any. */
+export interface Voice { phase(cue: Cue): AudioBuffer | null; beat(beat: Beat): AudioBuffer | null }
 
 /**
  * Plays a timeline. The audio clock is the only clock: tones are scheduled on it ahead of time, and what is drawn asks
@@ -39,6 +44,8 @@ export class PlayerEngine {
     onEnd: () => void = () => undefined;
     /** Now and then while it plays, also when nothing is drawn because the page is hidden. */
     onTick: () => void = () => undefined;
+    /** It has stopped by itself, because the sound stopped: a call, a locked screen. It waits to be resumed. */
+    onInterrupted: () => void = () => undefined;
     /** How long each open cue lasted in ms, in order. */
     readonly openMs: number[] = [];
 
@@ -64,11 +71,22 @@ export class PlayerEngine {
     private pausedAt: { segment: number; ms: number } | null = null;
     private over = false;
 
-    constructor(timeline: Timeline, private readonly context: AudioContext) {
-        this.tones = new Tones(context);
+    /** How long each breath of a segment is while it eases from the patient's own pace. */
+    private readonly easing: ((breath: number) => number) | null = null;
+    private voice: Voice | null = null;
+
+    constructor(timeline: Timeline, private readonly context: AudioContext, { levels, joining = null }: { levels?: Levels; joining?: Joining | null } = {}) {
+        this.tones = new Tones(context, levels);
         this.prescribed = timeline.segments;
-        this.segments = timeline.segments;
+        const set = timeline.segments.find((segment) => segment.role === 'exercise');
+        if (joining && set) this.easing = joiningFactor(set, joining);
+        this.segments = this.atPace();
         this.events = this.segments.map(eventsOf);
+    }
+
+    /** From here on what it knows is said instead of sounded. */
+    setVoice(voice: Voice | null): void {
+        this.voice = voice;
     }
 
     /** Breaths that will have been breathed at the end: fewer when the patient said that it is enough. */
@@ -82,6 +100,14 @@ export class PlayerEngine {
 
     start(): void {
         this.begin(0, this.context.currentTime + BEFORE_FIRST_S);
+        this.context.onstatechange = () => { if (this.context.state !== 'running') this.interrupt(); };
+    }
+
+    /** The sound has stopped, or nobody can follow any more: it waits where it was. */
+    interrupt(): void {
+        if (this.over || this.pausedAt) return;
+        this.pause();
+        if (this.pausedAt) this.onInterrupted();
     }
 
     get isPaused(): boolean {
@@ -97,8 +123,9 @@ export class PlayerEngine {
     }
 
     /** Goes on at the start of the breath in which it was paused. */
-    resume(): void {
-        if (!this.pausedAt) return;
+    async resume(): Promise<void> {
+        if (this.context.state !== 'running') await this.context.resume();
+        if (!this.pausedAt || this.over) return;
         const { segment, ms } = this.pausedAt;
         const cues = this.segments[segment]?.cues ?? [];
         const present = cues.find((cue) => ms < cue.at + cue.ms) ?? cues[cues.length - 1];
@@ -114,6 +141,7 @@ export class PlayerEngine {
     stop(): void {
         if (!this.hasEnded()) this.pausedAt = this.place();
         this.over = true;
+        this.context.onstatechange = null;
         clearInterval(this.pump);
         this.tones.silence();
     }
@@ -147,14 +175,22 @@ export class PlayerEngine {
         const cues = this.segments[place.segment]?.cues ?? [];
         const present = cues.find((cue) => place.ms < cue.at + cue.ms) ?? cues[cues.length - 1];
         this.changes.push({ segment: place.segment, after: present?.place.breath ?? 0, factor });
-        this.segments = this.prescribed.map((segment, index) => (segment.role === 'exercise' && !segment.open ? retimed(segment, (breath) => this.factorOf(index, breath)) : segment));
+        this.segments = this.atPace();
         this.events = this.segments.map(eventsOf);
         if (this.pausedAt || this.zeros.length === 0) return;
         this.tones.silence();
         this.begin(place.segment, this.zeros[place.segment] ?? this.context.currentTime, place.ms);
     }
 
+    private atPace(): Segment[] {
+        return this.prescribed.map((segment, index) => (segment.role === 'exercise' && !segment.open ? retimed(segment, (breath) => this.factorOf(index, breath)) : segment));
+    }
+
     private factorOf(segment: number, breath: number): number {
+        return (this.easing?.(breath) ?? 1) * this.tempoOf(segment, breath);
+    }
+
+    private tempoOf(segment: number, breath: number): number {
         return this.changes.filter((change) => change.segment < segment || (change.segment === segment && breath > change.after)).at(-1)?.factor ?? 1;
     }
 
@@ -209,7 +245,9 @@ export class PlayerEngine {
         this.zeros = this.zeros.slice(0, segment);
         this.zeros[segment] = zero;
         const events = this.events[segment] ?? [];
-        const first = events.findIndex((event) => event.at >= fromMs - 0.5);
+        // What is being heard at this moment was put on the clock before.
+        const from = Math.max(fromMs, (this.context.currentTime - zero) * 1000);
+        const first = events.findIndex((event) => event.at >= from - 0.5);
         this.next = { segment, event: first === -1 ? events.length : first };
         this.chain(segment);
         clearInterval(this.pump);
@@ -261,13 +299,31 @@ export class PlayerEngine {
             }
             const at = zero + event.at / 1000;
             if (at > horizon) return;
-            // What is already past is not made up for: late is wrong.
-            if (at >= this.context.currentTime - 0.05) {
-                if (event.beat) this.tones.beat(event.cue, event.isFirst, at);
-                else this.tones.cue(event.cue, at);
+            // What is already past is not made up for: late is wrong. It was not heard, so the patient has not followed.
+            if (at < this.context.currentTime - MISSED_S) {
+                this.pausedAt = { segment: this.next.segment, ms: event.at };
+                clearInterval(this.pump);
+                this.tones.silence();
+                this.onInterrupted();
+                return;
             }
+            if (event.beat) this.beat(event.cue, event.beat, event.isFirst, at);
+            else this.phase(event.cue, at);
             this.next.event++;
         }
+    }
+
+    private phase(cue: Cue, at: number): void {
+        const clip = (cue.sound ?? 1) > 0 ? this.voice?.phase(cue) : null;
+        if (clip) this.tones.say(clip, at, cue.sound ?? 1);
+        else this.tones.cue(cue, at);
+    }
+
+    private beat(cue: Cue, beat: Beat, isFirst: boolean, at: number): void {
+        // The word of a phase is said on its first beat; a number there would be said over it.
+        const clip = isFirst || (cue.sound ?? 1) === 0 ? null : this.voice?.beat(beat);
+        if (clip) this.tones.say(clip, at, cue.sound ?? 1);
+        else this.tones.beat(cue, isFirst, at);
     }
 
     private place(): { segment: number; ms: number } | null {

@@ -20,3 +20,26 @@ export function retimed(segment: Segment, factorOf: (breath: number) => number):
     const last = cues[cues.length - 1];
     return { ...segment, cues, ms: last ? last.at + last.ms : segment.ms };
 }
+
+/** How a practice begins at the patient's own pace. */
+export interface Joining {
+    /** Length of the patient's own breath. */
+    seconds: number;
+    /** Breaths until the prescribed pace is reached. */
+    over: number;
+    /** No breath gets longer than so many times the prescribed one. */
+    slowest: number;
+}
+
+/** How long each breath of a set is, over the prescribed length, while it eases from the patient's own pace. */
+export function joiningFactor(segment: Segment, joining: Joining): (breath: number) => number {
+    const before = segment.cues[0]?.place.breath ?? 1;
+    const first = segment.cues.filter((cue) => cue.place.breath === before);
+    const soft = first.reduce((sum, cue) => sum + (cue.soft ? cue.ms : 0), 0);
+    const moving = first.reduce((sum, cue) => sum + cue.ms, 0) - soft;
+    const own = Math.max(Math.min(joining.seconds * 1000, joining.slowest * (moving + soft)) - soft, 0.1 * moving);
+    return (breath) => (own / moving) ** Math.max(0, 1 - (breath - before) / joining.over);
+}
+
+/** A set that begins at the patient's own pace and eases to the prescribed one. */
+export const joined = (segment: Segment, joining: Joining): Segment => retimed(segment, joiningFactor(segment, joining));

@@ -32,26 +32,62 @@ const BEAT: Sound = { wave: 'sine', from: 880, to: 880, seconds: 0.03, gain: 0.0
 const LEAD_IN: Sound = { wave: 'triangle', from: 523, to: 523, seconds: 0.09, gain: 0.12 };
 const LAST: Sound = { wave: 'sine', from: 784, to: 784, seconds: 0.7, gain: 0.1 };
 
+/** 0–1 each: tones that begin a phase, ticks of the counts, the practitioner's voice. */
+export interface Levels { cues: number; counts: number; voice: number }
+export const FULL: Levels = { cues: 1, counts: 1, voice: 1 };
+
+/** Which side is meant, for closed eyes: one low tap is left, two high taps are right. */
+const SIDES: Record<'left' | 'right', { after: number; sound: Sound }[]> = {
+    left: [{ after: 0.22, sound: { wave: 'triangle', from: 165, to: 165, seconds: 0.09, gain: 0.12 } }],
+    right: [
+        { after: 0.22, sound: { wave: 'triangle', from: 659, to: 659, seconds: 0.07, gain: 0.09 } },
+        { after: 0.36, sound: { wave: 'triangle', from: 659, to: 659, seconds: 0.07, gain: 0.09 } },
+    ],
+};
+
 /** Puts tones on the audio clock ahead of time, and takes them off again. */
 export class Tones {
     private readonly master: GainNode;
-    private readonly ahead = new Set<OscillatorNode>();
+    private readonly channels: Record<keyof Levels, GainNode>;
+    private readonly ahead = new Set<AudioScheduledSourceNode>();
 
-    constructor(private readonly context: AudioContext) {
+    constructor(private readonly context: BaseAudioContext, levels: Levels = FULL) {
         this.master = context.createGain();
         this.master.connect(context.destination);
+        const channel = (level: number): GainNode => {
+            const node = context.createGain();
+            node.gain.setValueAtTime(level, context.currentTime);
+            node.connect(this.master);
+            return node;
+        };
+        this.channels = { cues: channel(levels.cues), counts: channel(levels.counts), voice: channel(levels.voice) };
     }
 
     /** @param at seconds on the audio clock */
     cue(cue: Cue, at: number): void {
         const loudness = cue.sound ?? 1;
-        for (const sound of loudness > 0 ? (PHASES[cue.kind] ?? []) : []) this.sound({ ...sound, gain: sound.gain * loudness }, at);
-        if (cue.last) this.sound(LAST, at);
+        const put = (sound: Sound, when: number): void => this.sound({ ...sound, gain: sound.gain * loudness }, when, 'cues');
+        if (loudness > 0) {
+            for (const sound of PHASES[cue.kind] ?? []) put(sound, at);
+            if (cue.side !== 'none') for (const each of SIDES[cue.side]) put(each.sound, at + each.after);
+        }
+        if (cue.last) this.sound(LAST, at, 'cues');
     }
 
     beat(cue: Cue, isFirst: boolean, at: number): void {
-        if (cue.kind === 'lead-in') this.sound(LEAD_IN, at);
-        else if (!isFirst && (cue.sound ?? 1) > 0) this.sound({ ...BEAT, gain: BEAT.gain * (cue.sound ?? 1) }, at);
+        if (cue.kind === 'lead-in') this.sound(LEAD_IN, at, 'counts');
+        else if (!isFirst && (cue.sound ?? 1) > 0) this.sound({ ...BEAT, gain: BEAT.gain * (cue.sound ?? 1) }, at, 'counts');
+    }
+
+    /** A recorded word or number that begins at this moment. */
+    say(clip: AudioBuffer, at: number, loudness: number): void {
+        const source = this.context.createBufferSource();
+        const volume = this.context.createGain();
+        source.buffer = clip;
+        volume.gain.setValueAtTime(loudness, this.context.currentTime);
+        source.connect(volume).connect(this.channels.voice);
+        this.watch(source);
+        source.start(Math.max(at, this.context.currentTime));
     }
 
     setOn(on: boolean): void {
@@ -60,15 +96,20 @@ export class Tones {
 
     /** Ends everything that sounds or was going to. */
     silence(): void {
-        for (const oscillator of this.ahead) {
-            oscillator.onended = null;
-            oscillator.stop();
-            oscillator.disconnect();
+        for (const source of this.ahead) {
+            source.onended = null;
+            source.stop();
+            source.disconnect();
         }
         this.ahead.clear();
     }
 
-    private sound(sound: Sound, at: number): void {
+    private watch(source: AudioScheduledSourceNode): void {
+        this.ahead.add(source);
+        source.onended = () => this.ahead.delete(source);
+    }
+
+    private sound(sound: Sound, at: number, channel: keyof Levels): void {
         const start = Math.max(at, this.context.currentTime);
         const end = start + sound.seconds;
         const oscillator = this.context.createOscillator();
@@ -79,10 +120,9 @@ export class Tones {
         envelope.gain.setValueAtTime(0, start);
         envelope.gain.linearRampToValueAtTime(sound.gain, start + Math.min(0.02, sound.seconds / 3));
         envelope.gain.exponentialRampToValueAtTime(0.0001, end);
-        oscillator.connect(envelope).connect(this.master);
+        oscillator.connect(envelope).connect(this.channels[channel]);
+        this.watch(oscillator);
         oscillator.start(start);
         oscillator.stop(end + 0.02);
-        this.ahead.add(oscillator);
-        oscillator.onended = () => this.ahead.delete(oscillator);
     }
 }

@@ -51,4 +51,6 @@ export interface CourseProps {
     programme: CourseProgramme | null;
     stops: CourseStop[];
     practices: CoursePractice[];
+    put_offs: { on: string; exercise: string; anchor: string; reason: string }[];
+    home_checks: { on: string; rate: number; doubtful: number }[];
 }

@@ -47,4 +47,4 @@ export interface Timeline { exercise_ms: number; total_ms: number; about: boolea
 /** What a ridge draws: one breath or a retention, or minutes that pass uncounted. */
 export interface RidgeShape { minutes: number | null; cues: Cue[]; count_s: number }
 
-export type Stroke = 'done' | 'partial' | 'missed' | 'stopped' | 'extra' | 'open';
+export type Stroke = 'done' | 'partial' | 'missed' | 'stopped' | 'extra' | 'put-off' | 'open';

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
+use App\Support\PatientWorker;
 use App\Support\Words;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
 
 /** The one page of the patient's side. */
 final class ShellController
@@ -13,5 +15,11 @@ final class ShellController
     public function __invoke(): View
     {
         return view('patient', ['words' => Words::forPatients()]);
+    }
+
+    /** From the root, so that it may serve /my. */
+    public function worker(): Response
+    {
+        return response(PatientWorker::script(), 200, ['Content-Type' => 'text/javascript']);
     }
 }

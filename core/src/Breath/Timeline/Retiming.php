@@ -37,10 +37,11 @@ final class Retiming
      * @param  Segment  $set  equal breaths, as prescribed
      * @param  float  $seconds  length of the patient's own breath, 1–30 s
      * @param  int  $over  breaths until the prescribed pace is reached, 1–20
+     * @param  float  $slowest  no breath gets longer than so many times the prescribed one, 1 or more
      *
      * @throws InvalidValue
      */
-    public static function joining(Segment $set, float $seconds, int $over): Segment
+    public static function joining(Segment $set, float $seconds, int $over, float $slowest = INF): Segment
     {
         if (! ($seconds >= 1 && $seconds <= 30)) {
             throw InvalidValue::because("A breath of $seconds s is outside 1 to 30 s.");
@@ -51,7 +52,7 @@ final class Retiming
         $first = array_filter($set->cues, fn (Cue $cue) => $cue->place->breath === $set->cues[0]->place->breath);
         $soft = array_sum(array_map(fn (Cue $cue) => $cue->isSoft ? $cue->durationMs : 0, $first));
         $moving = array_sum(array_map(fn (Cue $cue) => $cue->durationMs, $first)) - $soft;
-        $own = max($seconds * 1000 - $soft, 0.1 * $moving);
+        $own = max(min($seconds * 1000, $slowest * ($moving + $soft)) - $soft, 0.1 * $moving);
         $before = $set->cues[0]->place->breath;
 
         return self::by($set, fn (int $breath) => ($own / $moving) ** max(0, 1 - ($breath - $before) / $over));

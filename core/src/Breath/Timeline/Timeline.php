@@ -80,6 +80,28 @@ final readonly class Timeline implements JsonSerializable
         )));
     }
 
+    /**
+     * Over how many breaths a practice may ease from the patient's own pace to the prescribed one: a quarter of its
+     * breaths, 1 to 6. Common practice. Only where the exercise is a single set of equal counted breaths.
+     *
+     * @return int|null null when it cannot
+     */
+    public function joinsOver(): ?int
+    {
+        $sets = array_values(array_filter($this->segments, fn (Segment $segment) => $segment->role === SegmentRole::Exercise));
+        if (count($sets) !== 1 || $sets[0]->isOpen() || $this->breaths() < 2) {
+            return null;
+        }
+        $lengths = [];
+        foreach ($sets[0]->cues as $cue) {
+            $lengths[$cue->place->breath] = ($lengths[$cue->place->breath] ?? 0) + $cue->durationMs;
+        }
+        // Rounding lets equal breaths differ by a millisecond.
+        $isEqual = ! isset($lengths[0]) && $lengths !== [] && max($lengths) - min($lengths) <= 1;
+
+        return $isEqual ? max(1, min(6, intdiv($this->breaths(), 4))) : null;
+    }
+
     /** Rounds in the exercise; 0 when there are none. */
     public function rounds(): int
     {

@@ -1,12 +1,16 @@
 <script lang="ts">
     import { onMount } from 'svelte';
     import Ridge from '../../components/Ridge.svelte';
+    import Join from './Join.svelte';
     import { t } from '../words';
-    import type { TodayItem } from '../types';
+    import type { Playable, TodayItem } from '../types';
 
-    let { item, onstart, onback }: { item: TodayItem; onstart: () => void; onback: () => void } = $props();
+    interface Props { item: TodayItem; played: Playable; isShort: boolean; onstart: (joinedSeconds: number | null) => void; onback: () => void }
+
+    let { item, played, isShort, onstart, onback }: Props = $props();
 
     let button: HTMLButtonElement | undefined = $state();
+    let joining = $state(false);
     onMount(() => button?.focus());
 
     const lines = $derived([
@@ -20,8 +24,11 @@
 
 <main>
     <div class="row"><h1>{t('patient.practice.get-ready')}</h1><button type="button" class="button plain" onclick={onback}>{t('patient.practice.back')}</button></div>
-    <Ridge shape={item.ridge} width={350} height={80} label={t(item.name)} />
+    <Ridge shape={played.ridge} width={350} height={80} label={t(item.name)} />
+    {#if isShort}<p class="muted">{t('patient.practice.short')}</p>{/if}
     <ul class="lines">{#each lines as line (line)}<li>{line}</li>{/each}</ul>
     <p class="small muted">{t('patient.practice.stop-any-time')} {t('patient.practice.never')}</p>
-    <button type="button" class="button" bind:this={button} onclick={onstart}>{t('patient.practice.start')}</button>
+    {#if joining}<Join onready={onstart} />
+    {:else if item.joining && !isShort}<button type="button" class="button second" onclick={() => { joining = true; }}>{t('patient.practice.join')}</button>{/if}
+    <button type="button" class="button" class:second={joining} bind:this={button} onclick={() => onstart(null)}>{t('patient.practice.start')}</button>
 </main>

@@ -1,27 +1,42 @@
+<script lang="ts" module>
+    export interface Progress {
+        breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null; interruptions: number; recoveredAfterS: number | null;
+    }
+</script>
+
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
     import BreathTally from '../../components/BreathTally.svelte';
     import Ridge from '../../components/Ridge.svelte';
     import { toneOf } from '../../lib/ridge';
+    import { buzz } from '../../player/buzz';
     import { PlayerEngine, type Moment } from '../../player/engine';
     import { phrase, stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
+    import type { Cue } from '../../types/timeline';
     import { t } from '../words';
-    import type { TodayItem } from '../types';
+    import type { Settings } from '../settings';
+    import type { Playable, TodayItem } from '../types';
 
     interface Props {
         item: TodayItem;
+        played: Playable;
         anchor: string | null;
         context: AudioContext;
-        onprogress: (done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null }) => void;
+        settings: Settings;
+        /** Length of the patient's own breath, when it begins with that. */
+        joinedSeconds: number | null;
+        onprogress: (done: Progress) => void;
         onend: () => void;
         onstop: () => void;
     }
 
-    let { item, anchor, context, onprogress, onend, onstop }: Props = $props();
+    let { item, played, anchor, context, settings, joinedSeconds, onprogress, onend, onstop }: Props = $props();
 
-    const engine = untrack(() => new PlayerEngine(item.timeline, context));
-    const isCounted = $derived(item.breaths !== null);
+    const engine = untrack(() => new PlayerEngine(played.timeline, context, {
+        levels: settings, joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
+    }));
+    const isCounted = $derived(played.breaths !== null);
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
 
     let moment = $state.raw<Moment | null>(null);
@@ -31,26 +46,35 @@
     /** How much was reported last: breaths, or stretches of five seconds. */
     let reported = -1;
     let isOver = false;
+    let begunAt = 0;
+    let interruptions = 0;
+    let recoveredAfterS: number | null = null;
+    let hasWaited = $state(false);
+    const canBeHeard = $derived(hasSound && settings.cues + settings.voice > 0);
 
     const cue = $derived(moment?.cue ?? null);
-    const stage = $derived(stageOf(moment, item.timeline, item.ridge, isStill));
+    const stage = $derived(stageOf(moment, played.timeline, played.ridge, isStill));
     const isOpen = $derived(cue !== null && cue.greatest !== null);
     const tone = $derived(cue ? toneOf(cue.kind) : 'rest');
     const word = $derived(cue ? phrase(cue, t) : t('cue.lead-in'));
     const isExercise = $derived(moment?.segment.role === 'exercise');
     const shown = $derived(stage.wordKey === null ? stage.number : t(stage.wordKey));
     /** Breaths to come, fewer when the patient has said that it is enough. */
-    let breaths = $state(untrack(() => item.breaths ?? 0));
-    const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === item.breaths);
+    let breaths = $state(untrack(() => played.breaths ?? 0));
+    const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === played.breaths);
 
     onMount(() => {
         const letSleep = keepAwake();
         heading?.focus();
         engine.onEnd = () => { isOver = true; report(); onend(); };
         engine.onTick = reportSteps;
+        engine.onInterrupted = interrupted;
         engine.start();
+        begunAt = performance.now();
+        let buzzed: Cue | null = null;
         let frame = requestAnimationFrame(function draw() {
             moment = engine.now();
+            if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) { buzzed = moment.cue; buzz(moment.cue.kind); }
             frame = requestAnimationFrame(draw);
         });
         return () => {
@@ -62,23 +86,50 @@
         };
     });
 
+    function progress(): Progress {
+        return { ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo, interruptions, recoveredAfterS };
+    }
+
     function report(): void {
-        onprogress({ ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo });
+        onprogress(progress());
     }
 
     /** Keeps how far it got, breath by breath. */
     function reportSteps(): void {
-        const done = engine.progress();
+        const done = progress();
         const steps = isCounted ? done.breathsDone : Math.floor(done.exerciseMs / 5000);
         if (steps === reported) return;
         reported = steps;
-        onprogress({ ...done, openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo });
+        onprogress(done);
     }
 
-    function pause(): void {
-        if (isPaused) engine.resume();
+    async function pause(): Promise<void> {
+        hasWaited = false;
+        if (isPaused) await engine.resume();
         else engine.pause();
         isPaused = engine.isPaused;
+    }
+
+    /** A call, a locked screen: the sound stopped, so it waits and says so. */
+    function interrupted(): void {
+        interruptions++;
+        isPaused = true;
+        hasWaited = true;
+        report();
+    }
+
+    /** Out of sight it goes on by ear; without sound nobody can follow. */
+    function hidden(): void {
+        if (document.visibilityState === 'hidden' && !canBeHeard) engine.interrupt();
+    }
+
+    /** Breath has come back: how long it took is what counts here. */
+    function breathBack(): void {
+        isOver = true;
+        recoveredAfterS = Math.round((performance.now() - begunAt) / 1000);
+        engine.stop();
+        report();
+        onend();
     }
 
     /** A step slower or faster, within what was prescribed, from the next breath on. */
@@ -115,21 +166,23 @@
     }
 </script>
 
+<svelte:document onvisibilitychange={hidden} />
 <svelte:window onkeydown={key} onpagehide={() => { if (!isOver) report(); }} />
 
 <main class="player">
     <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1><span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span></div>
-    {#if item.breaths !== null}
+    {#if played.breaths !== null}
         <div class="row">
             <BreathTally done={moment ? moment.breathsDone : 0} of={breaths} label="{moment?.breathsDone ?? 0} / {breaths}" />
             <span class="muted">{isExercise && cue && cue.place.of > 0 ? (cue.place.breath === breaths ? t('patient.practice.last') : t('patient.practice.nth', { n: cue.place.breath, all: breaths })) : ''}</span>
         </div>
     {/if}
-    <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t('patient.practice.paused') : word}</p>
+    <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}</p>
     <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>{isPaused ? '' : shown}</p>
     <div style:opacity={stage.sight}><Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} /></div>
     <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {isCounted ? t('patient.practice.lost-nothing') : ''}</p>
     <div class="foot stack">
+        {#if item.recovery}<button type="button" class="button" onclick={breathBack}>{t('patient.practice.breath-back')}</button>{/if}
         {#if canBeEnough}<button type="button" class="button second" onclick={enough}>{t('patient.practice.enough')}</button>{/if}
         {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space">{t('patient.practice.tap')}</button>{/if}
         <div class="row">

@@ -1,17 +1,18 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
-    import { enqueue, keepUnfinished, newId, recoverUnfinished } from '../queue';
+    import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../outbox';
+    import { settings } from '../settings';
     import After, { type Ratings } from './After.svelte';
     import GetReady from './GetReady.svelte';
-    import Player from './Player.svelte';
+    import Player, { type Progress } from './Player.svelte';
     import Rating from './Rating.svelte';
     import Stopped from './Stopped.svelte';
     import { t } from '../words';
-    import type { PracticeLog, TodayData, TodayItem, TodaySlot } from '../types';
+    import type { Playable, PracticeLog, PracticeOf, TodayItem, TodaySlot } from '../types';
 
-    interface Props { item: TodayItem; slot: TodaySlot | null; today: TodayData; onleave: () => void }
+    interface Props { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf; onleave: () => void }
 
-    let { item, slot, today, onleave }: Props = $props();
+    let { item, played, isShort, slot, of, onleave }: Props = $props();
 
     /** A stopped practice waits so long on the device, so that what the second look finds goes with it. */
     const LOOK_BACK_MS = 150_000;
@@ -19,8 +20,8 @@
     let step = $state<'before' | 'ready' | 'play' | 'stopped' | 'after'>('before');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
-        uuid: newId(), version_id: today.version_id ?? 0, lineage: item.lineage, anchor: slot?.anchor ?? null,
-        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, open_ms: null, enough_step: null, tempo: null,
+        uuid: newId(), version_id: of.version_id, lineage: item.lineage, anchor: slot?.anchor ?? null,
+        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, short: isShort, joined_ms: null, recovered_after_s: null, interruptions: 0, open_ms: null, enough_step: null, tempo: null,
         before: null, after: null, effort: null, smooth: null, slight_symptom: null, remark: null, stop_class: null, stop_symptom: null,
     }));
 
@@ -29,7 +30,11 @@
         step = 'ready';
     }
 
-    function start(): void {
+    let joinedSeconds = $state<number | null>(null);
+
+    function start(joined: number | null): void {
+        joinedSeconds = joined;
+        log.joined_ms = joined === null ? null : Math.round(joined * 1000);
         // The click that starts is what lets the browser make sound.
         context = new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
@@ -37,12 +42,14 @@
         step = 'play';
     }
 
-    function progressed(done: { breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null }): void {
+    function progressed(done: Progress): void {
         log.breaths_done = done.breathsDone;
         log.seconds_done = Math.floor(done.exerciseMs / 1000);
         log.enough_step = done.enoughStep;
         log.tempo = done.tempo;
         log.open_ms = done.openMs.length > 0 ? [...done.openMs] : null;
+        log.interruptions = done.interruptions;
+        log.recovered_after_s = done.recoveredAfterS;
         log.ended_at = new Date().toISOString();
         keepUnfinished({ ...log, stop_class: 'no-symptom' });
     }
@@ -63,42 +70,47 @@
         log.stop_class = stopClass;
         log.stop_symptom = symptom;
         if (stopClass === 'no-symptom') step = 'after';
-        else enqueue({ ...log }, stopClass === 'made-me-stop' ? Date.now() + LOOK_BACK_MS : 0);
+        else put(log, stopClass === 'made-me-stop' ? Date.now() + LOOK_BACK_MS : 0);
     }
 
     function settled(): void {
-        enqueue({ ...log });
+        put(log);
         onleave();
     }
 
     function finished(ratings: Ratings): void {
-        enqueue({ ...log, ...ratings });
+        put({ ...log, ...ratings });
         onleave();
     }
 
+    function put(whole: PracticeLog, notBefore = 0): void {
+        void enqueue('practice', whole.uuid, { ...whole }, notBefore);
+        forgetUnfinished();
+    }
+
     // As needed it plays first and asks afterwards.
-    onMount(() => { if (item.as_needed) start(); });
+    onMount(() => { if (item.as_needed) start(null); });
 
     onDestroy(() => {
         if (context?.state !== 'closed') void context?.close();
         // Left without saying anything, by the Back button: it counts as far as it got, once the player has told how far.
-        queueMicrotask(recoverUnfinished);
+        queueMicrotask(() => void recoverUnfinished());
     });
 </script>
 
 {#if step === 'before' && !item.as_needed}
     <main>
         <div class="row"><p class="name">{t(item.name)}</p><button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button></div>
-        <Rating title={t('patient.practice.before', { symptom: today.rated_symptom ?? '' })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
+        <Rating title={t('patient.practice.before', { symptom: of.rated_symptom })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
     </main>
 {:else if step === 'ready'}
-    <GetReady {item} onstart={start} onback={onleave} />
+    <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
 {:else if step === 'play' && context}
-    <Player {item} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
+    <Player {item} {played} {joinedSeconds} settings={settings()} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
 {:else if step === 'stopped'}
-    <Stopped emergency={today.emergency} ontold={told} onsettled={settled} {onleave} />
+    <Stopped emergency={of.emergency} ontold={told} onsettled={settled} {onleave} />
 {:else}
-    <After symptom={today.rated_symptom ?? ''} onchange={(ratings) => keepUnfinished({ ...log, ...ratings })} onfinished={finished} />
+    <After symptom={of.rated_symptom} onchange={(ratings) => keepUnfinished({ ...log, ...ratings })} onfinished={finished} />
 {/if}
 
 <style>

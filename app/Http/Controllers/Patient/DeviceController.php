@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Patient;
+
+use App\Models\Device;
+use App\Support\DeviceGuard;
+use App\Support\ScreenLock;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
+
+/** A patient's devices, as the patient sees them; each can be signed out. */
+final class DeviceController
+{
+    public function index(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return response()->json(['devices' => $device->patient->devices()->whereNull('revoked_at')->latest()->limit(20)->get()->map(fn (Device $each) => [
+            'id' => $each->id,
+            'label' => $each->label,
+            'since' => $each->created_at->setTimezone($device->patient->time_zone)->isoFormat('D MMMM YYYY'),
+            'here' => $each->is($device),
+        ])]);
+    }
+
+    public function destroy(Request $request, int $id, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        $other = $device->patient->devices()->whereNull('revoked_at')->findOrFail($id);
+        $other->update(['revoked_at' => now()]);
+        $answer = response()->json(['signed_out' => true]);
+        if (! $other->is($device)) {
+            return $answer;
+        }
+        ScreenLock::close($request);
+
+        return $answer->withCookie(Cookie::forget(DeviceGuard::COOKIE));
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Patient;
+
+use App\Models\Device;
+use App\Support\ConsentText;
+use App\Support\DiaryOf;
+use App\Support\PatientSheet;
+use App\Support\ProgressOf;
+use App\Support\TodayOf;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+/** What the patient's pages show. The device keeps it, so that it is there without a network. */
+final class PagesController
+{
+    public function today(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return response()->json(TodayOf::patient($device->patient, now()));
+    }
+
+    /** At hand before the PIN: it may be needed in a hurry. */
+    public function asNeeded(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        abort_unless(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.first'));
+
+        return response()->json(TodayOf::asNeeded($device->patient, now()));
+    }
+
+    public function diary(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return response()->json(DiaryOf::patient($device->patient->load('activeProgramme.versions'), now()));
+    }
+
+    public function progress(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return response()->json(ProgressOf::patient($device->patient, now()));
+    }
+
+    public function sheet(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        $patient = $device->patient->load('activeProgramme.versions.items');
+        $version = $patient->activeProgramme?->versionOn($patient->dayOf(now()));
+
+        return response()->json(['sheet' => $version === null ? null : PatientSheet::forDevice($version, $patient)]);
+    }
+
+    public function sheetPdf(#[CurrentUser('device')] Device $device): Response
+    {
+        $patient = $device->patient->load('activeProgramme.versions.items');
+        $version = $patient->activeProgramme?->versionOn($patient->dayOf(now()));
+        abort_if($version === null, 404, __('patient.today.no-programme'));
+
+        return response(PatientSheet::pdf($version, $patient), 200, ['Content-Type' => 'application/pdf']);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A resting rate that the patient tapped at home.
+ *
+ * @property int $id
+ * @property string $uuid
+ * @property string $patient_id
+ * @property CarbonImmutable $taken_at
+ * @property list<int> $taps ms
+ * @property float $rate breaths per minute
+ * @property int $doubtful intervals that may hide a missed or double tap
+ */
+final class HomeCheck extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['taken_at' => 'immutable_datetime', 'taps' => 'array', 'rate' => 'float'];
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+/** A practice that the patient said is not for that day. */
+final readonly class PutOff
+{
+    public function __construct(public string $lineage, public PatientDay $day, public NotToday $reason)
+    {
+    }
+}

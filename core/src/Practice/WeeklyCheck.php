@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Practice;
+
+/** When the home check, a minute of taps, is asked for again. */
+final class WeeklyCheck
+{
+    /** Days from one to the next. */
+    public const EVERY_DAYS = 7;
+
+    public static function isDue(?PatientDay $last, PatientDay $today): bool
+    {
+        return $last === null || $last->daysUntil($today) >= self::EVERY_DAYS;
+    }
+}

@@ -1,0 +1,50 @@
+import { api } from './api';
+import * as outbox from './outbox';
+import { store } from './store';
+import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from './types';
+
+/** Copies of what the server says, so that the pages are there without a network. */
+const FETCH = {
+    today: api.today,
+    needed: api.needed,
+    diary: api.diary,
+    progress: api.progress,
+    sheet: async () => (await api.sheet()).sheet,
+} as const;
+
+interface Pages { today: Bundle; needed: NeededData; diary: DiaryData; progress: ProgressData; sheet: SheetData | null }
+
+/** Fetches a page anew and keeps it. */
+export async function fetchPage<K extends keyof Pages>(name: K): Promise<Pages[K]> {
+    const delivered = outbox.delivered();
+    const asked = Date.now();
+    const page = (await FETCH[name]()) as Pages[K];
+    if (name === 'today') await store.keep('clock', Date.parse((page as Bundle).now) - (asked + Date.now()) / 2);
+    await store.keep(name, page);
+    // The diary and Today show what had been delivered; both are fetched after each delivery.
+    if (name === 'today') await outbox.forgetDelivered(delivered.filter((id) => !id.startsWith('diary:')));
+    if (name === 'diary') await outbox.forgetDelivered(delivered.filter((id) => id.startsWith('diary:')));
+    return page;
+}
+
+export const keptPage = <K extends keyof Pages>(name: K): Promise<Pages[K] | null> => store.kept<Pages[K]>(name);
+
+/** Milliseconds by which the server's clock is ahead of this device's. */
+export const clockOffset = async (): Promise<number> => (await store.kept<number>('clock')) ?? 0;
+
+/** Shows what is kept at once, and what the server says as soon as it does. Returns false when there is neither. */
+export async function showPage<K extends keyof Pages>(name: K, show: (page: Pages[K]) => void): Promise<boolean> {
+    const kept = await keptPage(name);
+    if (kept !== null) show(kept);
+    try {
+        show(await fetchPage(name));
+    } catch {
+        return kept !== null;
+    }
+    return true;
+}
+
+/** Brings the pages that may be opened without a network. */
+export async function fetchAhead(): Promise<void> {
+    await Promise.allSettled((['diary', 'progress', 'sheet'] as const).map((name) => fetchPage(name)));
+}

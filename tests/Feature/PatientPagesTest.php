@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\ChosenSymptom;
+use App\Models\Device;
+use App\Models\ProgrammeVersion;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+/** What the patient's own pages show, and what is at hand before the PIN. */
+final class PatientPagesTest extends TestCase
+{
+    use RefreshDatabase, Scenario;
+
+    private ProgrammeVersion $version;
+
+    private string $credential;
+
+    private Device $device;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo('2026-11-02 07:00:00');
+        $this->clinicWithPatient();
+        $this->screen(['flag.copd']);
+        $this->version = $this->issue();
+        [$this->device, $this->credential] = $this->device();
+        $this->fromDevice($this->credential);
+    }
+
+    public function test_tomorrow_comes_along_with_its_own_version(): void
+    {
+        $this->issue(['times_a_day' => 1], basedOn: 1, reason: 'Less.');
+        $bundle = [...$this->todayOnDevice()];
+        self::assertSame(['2026-11-02', '2026-11-03'], array_column($bundle['days'], 'date'));
+        self::assertSame([3, 1], array_map(fn (array $day) => count($day['slots']), $bundle['days']));
+        self::assertNotSame($bundle['days'][0]['version_id'], $bundle['days'][1]['version_id']);
+        self::assertSame([$bundle['days'][0]['to'], '2026-11-02T04:00:00Z'], [$bundle['days'][1]['from'], $bundle['days'][0]['from']]);
+    }
+
+    /** On the last Sunday of October the day has 25 hours. */
+    public function test_a_day_on_which_the_clocks_change_ends_when_it_ends(): void
+    {
+        $this->patient->update(['time_zone' => 'Europe/London']);
+        $this->travelTo('2026-10-24 20:00:00');
+        $this->app?->make('auth')->forgetGuards();
+        $days = $this->todayOnDevice()['days'];
+        self::assertSame(['2026-10-24T03:00:00Z', '2026-10-25T04:00:00Z', '2026-10-26T04:00:00Z'], [$days[0]['from'], $days[1]['from'], $days[1]['to']]);
+        self::assertSame('2026-10-25T04:00:00Z', $days[0]['to'], 'that night is an hour longer');
+    }
+
+    public function test_as_needed_is_at_hand_before_the_pin_and_nothing_else_is(): void
+    {
+        $this->travelTo('2026-11-03 07:00:00');
+        $version = $this->issue(['technique' => 'forward-lean', 'as_needed' => true, 'use_when' => 'breath is short', 'daily_most' => 4, 'ratio' => '', 'position' => 'seated-forward'], basedOn: 1, reason: 'For bad moments.');
+        $this->travelTo('2026-11-04 07:00:00');
+        $this->getJson('/api/v1/today')->assertStatus(423);
+        $needed = $this->getJson('/api/v1/as-needed')->assertOk()->json();
+        self::assertSame([$version->id, ['use_when' => 'breath is short', 'most' => 4, 'done' => 0], true], [$needed['version_id'], $needed['items'][0]['as_needed'], $needed['items'][0]['recovery']]);
+
+        $this->outbox('practice', $this->practiceLog($version, ['anchor' => null, 'breaths_done' => 0, 'recovered_after_s' => 95]))->assertStored();
+        self::assertSame(1, $this->getJson('/api/v1/as-needed')->json('items.0.as_needed.done'));
+        $progress = $this->unlocked()->getJson('/api/v1/progress')->assertOk();
+        self::assertSame([['name' => 'exercise.forward-lean.name', 'times' => 1, 'recovered' => [95]]], $progress->json('as_needed'));
+        $course = $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")->viewData('page')['props'];
+        self::assertStringContainsString('breath back after 1:35 min', $course['practices'][0]['got']);
+    }
+
+    public function test_progress_counts_practice_and_says_what_changed(): void
+    {
+        $symptom = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'tension']);
+        foreach ([8, 8, 7, 4, 4, 3] as $n => $rating) {
+            $this->travelTo('2026-11-0'.(2 + $n).' 08:00:00');
+            $this->outbox('practice', $this->practiceLog($this->version, ['before' => 6]))->assertStored();
+            $this->outbox('diary', ['day' => '2026-11-0'.(2 + $n), 'written_at' => now()->format('Y-m-d\TH:i:s\Z'), 'ratings' => [$symptom->id => $rating], 'sleep' => 5])->assertStored();
+        }
+        $progress = $this->unlocked()->getJson('/api/v1/progress')->assertOk()->json();
+        self::assertSame(6, $progress['days_practised']);
+        self::assertSame([
+            ['name' => 'Your tension before practice', 'then' => 6, 'now' => 6, 'direction' => 0],
+            ['name' => 'Tension', 'then' => 8, 'now' => 4, 'direction' => -1],
+            ['name' => 'Sleep', 'then' => 5, 'now' => 5, 'direction' => 0],
+        ], $progress['then_now']);
+        self::assertSame('Monday 16 November', $progress['next']);
+        self::assertSame(['done'], $progress['weeks'][0][0]['strokes'], 'the first day is never a miss');
+        self::assertSame(['done', 'missed', 'missed'], $progress['weeks'][0][1]['strokes']);
+        self::assertNull($progress['weeks'][0][6], 'days to come are empty');
+    }
+
+    public function test_the_sheet_is_there_to_read_and_as_a_pdf(): void
+    {
+        $sheet = $this->unlocked()->getJson('/api/v1/sheet')->assertOk()->json('sheet');
+        self::assertSame('Longer breath out', $sheet['items'][0]['name']);
+        self::assertCount(4, $sheet['cautions']);
+        self::assertArrayNotHasKey('patient', $sheet);
+        self::assertStringStartsWith('%PDF', (string) $this->get('/api/v1/sheet.pdf')->assertOk()->getContent());
+    }
+
+    public function test_a_patient_signs_out_own_devices_and_no_others(): void
+    {
+        [$second] = $this->device();
+        $devices = $this->unlocked()->getJson('/api/v1/devices')->assertOk()->json('devices');
+        self::assertCount(2, $devices);
+        $this->deleteJson("/api/v1/devices/{$second->id}")->assertOk();
+        self::assertNotNull($second->refresh()->revoked_at);
+
+        $mine = $this->device;
+        $patient = $this->patient;
+        $this->clinicWithPatient();
+        [$theirs] = $this->device();
+        $this->patient = $patient;
+        $this->deleteJson("/api/v1/devices/{$theirs->id}")->assertNotFound();
+        $this->deleteJson("/api/v1/devices/{$mine->id}")->assertOk()->assertCookieExpired('ivory_pace_device');
+        $this->app?->make('auth')->forgetGuards();
+        $this->getJson('/api/v1/today')->assertUnauthorized();
+    }
+
+    private function unlocked(): static
+    {
+        $this->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
+
+        return $this;
+    }
+}
