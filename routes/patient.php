@@ -23,6 +23,9 @@ Route::middleware('auth:device')->group(function () {
     Route::post('/unlock', [PinController::class, 'unlock']);
     Route::post('/lock', [PinController::class, 'lock']);
     Route::get('/as-needed', [PagesController::class, 'asNeeded']);
+    // Numbers and words: nothing about the patient.
+    Route::get('/voice', [PagesController::class, 'voice']);
+    Route::get('/voice/{line}', [PagesController::class, 'voiceLine'])->where('line', '[a-z0-9.-]{1,60}');
     Route::middleware(ScreenUnlocked::class)->group(function () {
         foreach (['today', 'diary', 'progress', 'sheet'] as $page) {
             Route::get("/$page", [PagesController::class, $page]);

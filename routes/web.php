@@ -26,6 +26,7 @@ use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\VersionController;
+use App\Http\Controllers\VoiceController;
 use App\Http\Middleware\LeavesTrail;
 use Illuminate\Support\Facades\Route;
 
@@ -39,6 +40,12 @@ Route::middleware('auth:practitioner')->group(function () {
     Route::get('/', CaseloadController::class);
     Route::get('/clinic', [ClinicController::class, 'show']);
     Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
+    Route::get('/voice', [VoiceController::class, 'show']);
+    Route::prefix('/voice/{line}')->where(['line' => '[a-z0-9.-]{1,60}'])->group(function () {
+        Route::post('/', [VoiceController::class, 'store']);
+        Route::get('/', [VoiceController::class, 'sound']);
+        Route::delete('/', [VoiceController::class, 'destroy']);
+    });
     Route::get('/patients/new', [PatientController::class, 'create']);
     Route::post('/patients', [PatientController::class, 'store']);
 

@@ -62,6 +62,7 @@ return [
         'of' => ':done of :all done today',
         'rest-day' => 'Nothing is planned for today.',
         'begin' => 'Begin',
+        'again' => 'Again',
         'changed' => 'What changed',
         'use-when' => 'When: :when. At most :most times a day.',
         'once-more' => 'Once more, if you like',

@@ -38,10 +38,12 @@ export interface Sound { at: number; from: number; length: number; put: number }
 async function recordSounds(page: Page): Promise<void> {
     await page.addInitScript(() => {
         const sounds: { at: number; from: number; length: number; put: number }[] = [];
-        Object.assign(window, { sounds });
+        const contexts: AudioContext[] = [];
+        Object.assign(window, { sounds, contexts });
         const context = window.AudioContext;
         const createOscillator = context.prototype.createOscillator;
         context.prototype.createOscillator = function (this: AudioContext) {
+            if (!contexts.includes(this)) contexts.push(this);
             const oscillator = createOscillator.call(this);
             let from = 0;
             let at = 0;
@@ -214,9 +216,9 @@ export async function readyOffline(phone: Page): Promise<void> {
 }
 
 /** A new patient with a fast programme, and a phone that has joined. */
-export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2'): Promise<{ record: string; phone: Page; name: string }> {
+export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2', email?: string): Promise<{ record: string; phone: Page; name: string }> {
     const name = newName(stem);
-    await signIn(page);
+    await signIn(page, email);
     const record = await addPatient(page, name);
     await screen(page);
     await issueFast(page, record, breaths);

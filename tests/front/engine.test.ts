@@ -271,3 +271,93 @@ describe('tempo', () => {
         expect(engine.progress().breathsDone).toBe(4);
     });
 });
+
+describe('the practitioner’s voice', () => {
+    const clip = (name: string) => ({ name, duration: 0.5 }) as unknown as AudioBuffer;
+
+    it('says words and numbers on the beat, and leaves the tone where there is none', () => {
+        const engine = engineFor(paced(2));
+        engine.setVoice({ phase: (each) => (each.kind === 'inhale' ? clip('in') : null), beat: ({ number }) => (number === 2 ? clip('two') : null) });
+        engine.start();
+        pass(20);
+        const zero = 13.25;
+        const words = context.sounding().filter((each) => each.word).map((each) => [each.word, each.at - zero]);
+        // Of the exhale the number on its first beat is said over no word, for there is none.
+        expect(words).toEqual([['in', 0], ['two', 1], ['two', 2], ['in', 5], ['two', 6], ['two', 7]]);
+        expect(context.sounding().some((each) => each.frequency === INHALE)).toBe(false);
+        expect(context.sounding().filter((each) => each.frequency === EXHALE)).toHaveLength(2);
+    });
+
+    it('is silent with everything else when it is paused', () => {
+        const engine = engineFor(paced(2));
+        engine.setVoice({ phase: () => clip('in'), beat: () => null });
+        engine.start();
+        pass(3.3);
+        engine.pause();
+        expect(context.sounding().filter((each) => each.word && each.at > context.currentTime)).toEqual([]);
+    });
+});
+
+describe('interruptions', () => {
+    it('waits when the sound stops, says so once, and goes on with a new breath', async () => {
+        const engine = engineFor(paced(4));
+        const told = vi.fn();
+        engine.onInterrupted = told;
+        engine.start();
+        pass(3.25 + 6);
+        context.state = 'suspended';
+        context.onstatechange?.();
+        context.onstatechange?.();
+        expect(told).toHaveBeenCalledTimes(1);
+        expect(engine.progress().breathsDone).toBe(1);
+        context.currentTime += 60;
+        await engine.resume();
+        expect(context.state).toBe('running');
+        pass(1.001);
+        expect(engine.now()).toMatchObject({ cue: { kind: 'inhale', place: { breath: 2 } } });
+    });
+
+    it('does not count breaths that nobody heard: it waits where the sound ran out', () => {
+        const engine = engineFor(paced(30));
+        const told = vi.fn();
+        engine.onInterrupted = told;
+        engine.start();
+        pass(3.25 + 5);
+        // The page was frozen for longer than it had looked ahead.
+        context.currentTime += 60;
+        vi.advanceTimersByTime(200);
+        expect(told).toHaveBeenCalledTimes(1);
+        expect(engine.isPaused).toBe(true);
+        expect(engine.progress().breathsDone).toBeLessThan(5);
+    });
+
+    it('is no interruption when the sound went on', () => {
+        const engine = engineFor(paced(30));
+        const told = vi.fn();
+        engine.onInterrupted = told;
+        engine.start();
+        pass(60, 8);
+        expect(told).not.toHaveBeenCalled();
+        expect(engine.progress().breathsDone).toBe(11);
+    });
+});
+
+describe('joining', () => {
+    it('begins at the patient’s own pace and eases to the prescribed one; a change of pace goes on top', () => {
+        const engine = new PlayerEngine(paced(6), context as unknown as AudioContext, { joining: { seconds: 2.5, over: 2, slowest: 1 } });
+        engine.start();
+        pass(3.25 + 40);
+        const starts = context.sounding().filter((each) => each.frequency === INHALE).map((each) => each.at - 13.25);
+        expect(starts.slice(0, 4).map((at) => Math.round(at * 100) / 100)).toEqual([0, 2.5, 6.04, 11.04]);
+    });
+});
+
+describe('sides', () => {
+    it('sounds one low tap for left and two high ones for right', () => {
+        const sided = timeline([{ role: 'exercise', ms: 4000, open: false, cues: [cue('inhale', 0, 2000, { side: 'left' }), cue('exhale', 2000, 2000, { side: 'right' })] }]);
+        engineFor(sided).start();
+        pass(5);
+        const taps = (frequency: number) => context.sounding().filter((each) => each.frequency === frequency).length;
+        expect([taps(165), taps(659)]).toEqual([1, 2]);
+    });
+});

@@ -1,5 +1,5 @@
 /** An audio clock that tests move by hand, and a record of what was put on it. */
-export interface Put { at: number; frequency: number; stopped: number; cancelled: boolean; putAt: number }
+export interface Put { at: number; frequency: number; word?: string; stopped: number; cancelled: boolean; putAt: number }
 
 export class FakeAudioContext {
     currentTime = 10;
@@ -37,6 +37,19 @@ export class FakeAudioContext {
                 if (at === undefined) record.cancelled = true;
                 else record.stopped = at;
             },
+        };
+        return node;
+    }
+
+    createBufferSource(): unknown {
+        let record: Put | null = null;
+        const node = {
+            buffer: null as { name: string } | null, onended: null, connect: (target: unknown) => target, disconnect: () => undefined,
+            start: (at: number) => {
+                record = { at, frequency: 0, word: node.buffer?.name, stopped: Infinity, cancelled: false, putAt: this.currentTime };
+                this.put.push(record);
+            },
+            stop: () => { if (record) record.cancelled = true; },
         };
         return node;
     }

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace IvoryPace\Signal;
 
-use IvoryPace\Breath\CueKind;
-use IvoryPace\Breath\Timeline\Timeline;
-
 /** What a practitioner may record once: numbers, cue words, and instructions. Where nothing is recorded, tones stay. */
 final class VoiceScript
 {
@@ -34,26 +31,5 @@ final class VoiceScript
         $numbers = array_map(fn (int $number) => "number.$number", range(1, self::NUMBERS));
 
         return array_fill_keys($numbers, self::LONGEST_NUMBER_S) + array_fill_keys(self::WORDS, self::LONGEST_WORD_S) + array_fill_keys(self::INSTRUCTIONS, self::LONGEST_INSTRUCTION_S);
-    }
-
-    public static function has(string $key): bool
-    {
-        return isset(self::lines()[$key]);
-    }
-
-    /** @return list<string> keys that a timeline would say, in the order of their first use */
-    public static function of(Timeline $timeline): array
-    {
-        $keys = [];
-        foreach ($timeline->segments as $segment) {
-            foreach ($segment->cues as $cue) {
-                $keys[$cue->instruction] = true;
-                foreach ($cue->kind === CueKind::LeadIn ? [] : $cue->beats as $beat) {
-                    $keys["number.{$beat->number}"] = true;
-                }
-            }
-        }
-
-        return array_values(array_filter(array_map(strval(...), array_keys($keys)), self::has(...)));
     }
 }

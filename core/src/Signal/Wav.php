@@ -59,7 +59,7 @@ final class Wav
         $words = unpack('v*', substr($data, 0, strlen($data) - strlen($data) % (2 * $channels)));
         $signed = array_map(fn (int $word) => ($word > 32767 ? $word - 65536 : $word) / 32767, $words === false ? [] : array_values($words));
 
-        return $channels === 1 ? $signed : array_map(fn (array $frame) => array_sum($frame) / $channels, array_chunk($signed, $channels));
+        return $channels === 1 ? $signed : array_map(fn (array $frame) => array_sum($frame) / $channels, array_chunk($signed, max(1, $channels)));
     }
 
     private static function number(string $kind, string $bytes): int

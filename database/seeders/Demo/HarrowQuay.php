@@ -6,6 +6,7 @@ namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Practice\NotToday;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
@@ -40,10 +41,12 @@ final readonly class HarrowQuay
             ->issued(33, $exhale, weeks: 8, symptom: 'breathlessness')
             ->joined(33)
             ->practised(33, 16, chance: [0.7, 0.9], before: [7, 5])
-            ->issued(16, ['ratio' => '3:0:5:1'] + $exhale, weeks: 6, reviewAfter: 21, symptom: 'breathlessness', reason: 'Exhale unhurried at 4; next rung.')
+            ->issued(16, ['ratio' => '3:0:5:1'] + $exhale, weeks: 6, reviewAfter: 21, symptom: 'breathlessness', reason: 'Exhale unhurried at 4; next rung.', also: [['technique' => 'forward-lean', 'position' => 'seated-forward', 'as_needed' => true, 'use_when' => 'breath is short on the stairs', 'daily_most' => 4]])
             ->sessionSigned(33, "First assessment\nUpper-chest pattern, short exhale. Extended exhale 2:0:4:1 tried twice, effort 4 of 10. Sheet explained; agreed on three times a day.")
             ->sessionSigned(16, "Session 2\nExhale unhurried, shoulders stay low. Took the next rung, 3:0:5:1. Stairs: stops once instead of twice.")
-            ->practised(15, 0, chance: [0.9, 0.97], before: [5, 3], effort: [3, 2], remarks: [4 => 'Did the bottom flight of the quay steps and talked at the top.']);
+            ->practised(15, 0, chance: [0.9, 0.97], before: [5, 3], effort: [3, 2], remarks: [4 => 'Did the bottom flight of the quay steps and talked at the top.'])
+            ->wrote(33, 1, symptom: [6, 3], sleep: [5, 7], lines: [9 => 'Fog on the quay; kept the scarf up.', 2 => 'Carried the coal up in two goes.'])
+            ->tapped(25, 21)->tapped(17, 19)->tapped(8, 17)->recovered(11, 170)->recovered(6, 125)->recovered(2, 95)->putOff(11, NotToday::Tired);
         // A cornet player who over-breathes before concerts.
         (new InventedPatient($this->idris, 24, ['name' => 'Edda Korhonen', 'birth_date' => '1997-06-03', 'minutes_a_day' => 10]))
             ->screened(24, ['flag.panic'])

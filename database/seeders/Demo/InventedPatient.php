@@ -11,11 +11,14 @@ use App\Actions\CompleteScreening;
 use App\Actions\EndPause;
 use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
+use App\Actions\PutOff;
 use App\Actions\RegisterDevice;
 use App\Actions\SignNote;
+use App\Actions\StoreHomeCheck;
 use App\Actions\StoreMeasurement;
 use App\Actions\StorePractice;
 use App\Actions\VersionOrder;
+use App\Actions\WriteDiary;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
 use App\Models\Consent;
@@ -31,9 +34,11 @@ use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Screening;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
+use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
+use LogicException;
 
 /** One invented patient, played through the real rules: every step goes the way that it goes in the application. */
 final class InventedPatient
@@ -80,13 +85,14 @@ final class InventedPatient
     /**
      * @param  array<string, mixed>  $fields
      * @param  array<string, string>  $findingReasons
+     * @param  list<array<string, mixed>>  $also  further exercises
      */
-    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = []): self
+    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = [], array $also = []): self
     {
-        $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons) {
+        $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons, $also) {
             $today = $this->patient->dayOf(CarbonImmutable::now());
             app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
-                items: [$fields], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
+                items: [$fields, ...$also], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
                 startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons],
             ));
             $this->issued++;
@@ -197,6 +203,76 @@ final class InventedPatient
                 ], mt_rand(0, 24) === 0 ? 0.5 : 1.0);
                 unset($remarks[$daysAgo]);
             }
+        }
+
+        return $this;
+    }
+
+    /**
+     * Writes in the diary on most days; ratings and sleep drift from start to end.
+     *
+     * @param  array{float, float}  $symptom  0–10, likewise sleep
+     * @param  array{float, float}  $sleep
+     * @param  array<int, string>  $lines  by days ago
+     */
+    public function wrote(int $fromDaysAgo, int $toDaysAgo, array $symptom, array $sleep, array $lines = []): self
+    {
+        $chosen = $this->patient->symptoms()->first();
+        $device = $this->device ?? throw new LogicException('Only a patient who has joined writes.');
+        for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
+            if (mt_rand(0, 9) < 2 && ! isset($lines[$daysAgo])) {
+                continue;
+            }
+            $share = ($fromDaysAgo - $daysAgo) / max(1, $fromDaysAgo - $toDaysAgo);
+            $rating = fn (array $range): int => self::rating($range[0] + ($range[1] - $range[0]) * $share + mt_rand(-8, 8) / 10);
+            $this->at($daysAgo, '06:00', fn () => app(WriteDiary::class)(
+                $device, $this->patient->dayOf(CarbonImmutable::now())->date, $chosen === null ? [] : [$chosen->id => $rating($symptom)], $rating($sleep), $lines[$daysAgo] ?? null, CarbonImmutable::now(),
+            ));
+        }
+
+        return $this;
+    }
+
+    /** Taps a minute at home at about this rate. */
+    public function tapped(int $daysAgo, float $rate): self
+    {
+        $taps = [0];
+        while (end($taps) < 56_000) {
+            $taps[] = (int) round(end($taps) + 60_000 / $rate * mt_rand(92, 108) / 100);
+        }
+        $this->at($daysAgo, '08:30', fn () => $this->device === null ? null : app(StoreHomeCheck::class)($this->device, (string) Str::uuid(), $taps, CarbonImmutable::now()));
+
+        return $this;
+    }
+
+    /** Leans forward in a bad moment, until breath is back. */
+    public function recovered(int $daysAgo, int $seconds): self
+    {
+        $this->at($daysAgo, '15:10', function () use ($seconds) {
+            $now = CarbonImmutable::now();
+            $version = $this->patient->activeProgramme()->with('versions.items')->first()?->versionOn($this->patient->dayOf($now));
+            $row = $version?->items->first(fn ($item) => $item->item()->isRecovery());
+            if ($this->device !== null && $version !== null && $row !== null) {
+                app(StorePractice::class)($this->device, [
+                    'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $row->lineage, 'started_at' => $now->subSeconds($seconds + 5)->toIso8601ZuluString(), 'ended_at' => $now->toIso8601ZuluString(),
+                    'breaths_done' => 0, 'seconds_done' => $seconds, 'recovered_after_s' => $seconds,
+                ], new Sent($now, $now));
+            }
+        });
+
+        return $this;
+    }
+
+    /** Says "not today" to the last practice of a day. */
+    public function putOff(int $daysAgo, NotToday $reason): self
+    {
+        $slots = $this->slots($daysAgo);
+        $slot = end($slots);
+        if ($slot !== false && $this->device !== null) {
+            $device = $this->device;
+            $this->at($daysAgo, '20:00', fn () => app(PutOff::class)($device, [
+                'day' => $this->patient->dayOf(CarbonImmutable::now())->date, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value, 'reason' => $reason->value,
+            ], CarbonImmutable::now()));
         }
 
         return $this;

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { router } from '@inertiajs/svelte';
+    import { Link, router } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
     import Trail from '../components/Trail.svelte';
     import type { Choice, TrailLine } from '../types/pages';
@@ -35,6 +35,8 @@
                 {/each}
             </ul>
             {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
+            <h2 class="mt-5 mb-1 text-[1.15rem]">My voice</h2>
+            <p>Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike">Record it</Link></p>
             <h2 class="mt-5 mb-1 text-[1.15rem]">In an emergency, patients read</h2>
             <p class="border-l-4 border-clay bg-card px-4 py-2">{clinic.emergency_wording}</p>
         </section>

@@ -19,6 +19,7 @@
     import { store } from './store';
     import Tabs, { TABS, type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
+    import { fetchVoice } from './voice';
     import { has, t } from './words';
     import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayItem, TodaySlot } from './types';
 
@@ -146,6 +147,7 @@
             trouble = '';
             void fetchAhead();
             void fetchPage('needed').catch(() => undefined);
+            void fetchVoice().catch(() => undefined);
         } catch (problem) {
             if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return lockedMeanwhile();
             isOffline = true;

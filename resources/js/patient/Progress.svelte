@@ -39,7 +39,7 @@
         {#if progress.as_needed.length > 0}
             <section class="card quiet"><h2>{t('patient.progress.needed')}</h2>
                 {#each progress.as_needed as each (each.name)}
-                    <p>{t(each.name)}: {tn('patient.progress.times', each.times)}. {each.recovered ? t('patient.progress.recovered', { times: each.recovered.map(clock).join(', ') }) : ''}</p>
+                    <p>{t(each.name)}: {tn('patient.progress.times', each.times)}. {each.recovered ? t('patient.progress.recovered', { times: each.recovered.map((seconds) => clock(seconds * 1000)).join(', ') }) : ''}</p>
                 {/each}
             </section>
         {/if}

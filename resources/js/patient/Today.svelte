@@ -107,9 +107,9 @@
                     {@const its = itemOf(slot)}
                     <li class="row">
                         <span>{t(`anchor.${slot.anchor}`)} <span class="muted">· {slot.done ? t('patient.today.done-at', { time: slot.done.at }) : slot.put_off ? t('patient.put-off.said', { reason: t(`patient.put-off.reason.${slot.put_off}`).toLowerCase() }) : `${slot.from}–${slot.to}`}</span></span>
-                        {#if slot.done}<Tally days={[[slot.done.stroke]]} height={18} />
-                        {:else if its && !paused.includes(its)}
-                            <button type="button" class="button plain" onclick={() => onbegin(its, slot)}>{t(slot.put_off ? 'patient.put-off.after-all' : 'patient.today.begin')}<span class="visually-hidden"> {t(`anchor.${slot.anchor}`)}</span></button>
+                        {#if slot.done}<Tally days={[[slot.done.stroke]]} height={18} />{/if}
+                        {#if its && !paused.includes(its) && (!slot.done || slot.done.stroke === 'partial')}
+                            <button type="button" class="button plain" onclick={() => onbegin(its, slot)}>{t(slot.put_off ? 'patient.put-off.after-all' : slot.done ? 'patient.today.again' : 'patient.today.begin')}<span class="visually-hidden"> {t(`anchor.${slot.anchor}`)}</span></button>
                         {/if}
                     </li>
                 {/if}

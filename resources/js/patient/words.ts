@@ -11,7 +11,7 @@ export function t(key: string, values: Record<string, string | number> = {}): st
 /** Picks between the "{1} …|[2,*] …" forms of a text. */
 export function tn(key: string, count: number, values: Record<string, string | number> = {}): string {
     const forms = (words[key] ?? key).split('|');
-    const form = (count === 1 ? forms[0] : forms[forms.length - 1]) ?? key;
+    const form = forms.find((each) => each.startsWith(`{${count}}`)) ?? forms[forms.length - 1] ?? key;
     let text = form.replace(/^(\{\d+\}|\[\d+,(?:\d+|\*)\])\s*/, '');
     for (const [name, value] of Object.entries({ count, ...values })) text = text.replaceAll(`:${name}`, String(value));
     return text;

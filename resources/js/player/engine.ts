@@ -15,12 +15,12 @@ export interface Moment {
     exerciseMs: number;
 }
 
-interface Event { at: number; cue: Cue; beat: Beat | null; isFirst: boolean }
+interface Event { at: number; cue: Cue; beat: Beat | null; isFirst: boolean; /** Until the next beat or the next cue, in ms. */ ms: number }
 
 function eventsOf(segment: Segment): Event[] {
     return segment.cues.flatMap((cue) => [
-        { at: cue.at, cue, beat: null, isFirst: false },
-        ...cue.beats.map((beat, index) => ({ at: beat.at, cue, beat, isFirst: index === 0 })),
+        { at: cue.at, cue, beat: null, isFirst: false, ms: cue.ms },
+        ...cue.beats.map((beat, index) => ({ at: beat.at, cue, beat, isFirst: index === 0, ms: (cue.beats[index + 1]?.at ?? cue.at + cue.ms) - beat.at })),
     ]);
 }
 
@@ -34,7 +34,7 @@ const BEFORE_RESUMED_S = 1;
 const MISSED_S = 0.05;
 
 /** Recorded words and numbers, where there are any. */
-export interface Voice { phase(cue: Cue): AudioBuffer | null; beat(beat: Beat): AudioBuffer | null }
+export interface Voice { phase(cue: Cue): AudioBuffer | null; beat(beat: Beat, seconds: number): AudioBuffer | null }
 
 /**
  * Plays a timeline. The audio clock is the only clock: tones are scheduled on it ahead of time, and what is drawn asks
@@ -307,21 +307,15 @@ export class PlayerEngine {
                 this.onInterrupted();
                 return;
             }
-            if (event.beat) this.beat(event.cue, event.beat, event.isFirst, at);
-            else this.phase(event.cue, at);
+            if (event.beat) this.beat(event, event.beat, at);
+            else this.tones.cue(event.cue, at, this.voice?.phase(event.cue) ?? null);
             this.next.event++;
         }
     }
 
-    private phase(cue: Cue, at: number): void {
-        const clip = (cue.sound ?? 1) > 0 ? this.voice?.phase(cue) : null;
-        if (clip) this.tones.say(clip, at, cue.sound ?? 1);
-        else this.tones.cue(cue, at);
-    }
-
-    private beat(cue: Cue, beat: Beat, isFirst: boolean, at: number): void {
+    private beat({ cue, isFirst, ms }: Event, beat: Beat, at: number): void {
         // The word of a phase is said on its first beat; a number there would be said over it.
-        const clip = isFirst || (cue.sound ?? 1) === 0 ? null : this.voice?.beat(beat);
+        const clip = cue.kind === 'lead-in' || (cue.sound ?? 1) === 0 || (isFirst && this.voice?.phase(cue)) ? null : this.voice?.beat(beat, ms / 1000);
         if (clip) this.tones.say(clip, at, cue.sound ?? 1);
         else this.tones.beat(cue, isFirst, at);
     }

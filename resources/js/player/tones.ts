@@ -63,12 +63,16 @@ export class Tones {
         this.channels = { cues: channel(levels.cues), counts: channel(levels.counts), voice: channel(levels.voice) };
     }
 
-    /** @param at seconds on the audio clock */
-    cue(cue: Cue, at: number): void {
+    /**
+     * @param at seconds on the audio clock
+     * @param word said in place of the phase's tone
+     */
+    cue(cue: Cue, at: number, word: AudioBuffer | null = null): void {
         const loudness = cue.sound ?? 1;
         const put = (sound: Sound, when: number): void => this.sound({ ...sound, gain: sound.gain * loudness }, when, 'cues');
         if (loudness > 0) {
-            for (const sound of PHASES[cue.kind] ?? []) put(sound, at);
+            if (word) this.say(word, at, loudness);
+            else for (const sound of PHASES[cue.kind] ?? []) put(sound, at);
             if (cue.side !== 'none') for (const each of SIDES[cue.side]) put(each.sound, at + each.after);
         }
         if (cue.last) this.sound(LAST, at, 'cues');

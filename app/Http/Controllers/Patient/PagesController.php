@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Models\Device;
+use App\Models\VoiceClip;
 use App\Support\ConsentText;
 use App\Support\DiaryOf;
 use App\Support\PatientSheet;
@@ -55,5 +56,19 @@ final class PagesController
         abort_if($version === null, 404, __('patient.today.no-programme'));
 
         return response(PatientSheet::pdf($version, $patient), 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    public function voice(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return response()->json(['lines' => VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->limit(200)->get(['line', 'hash'])
+            ->map(fn (VoiceClip $clip) => ['line' => $clip->line, 'hash' => $clip->hash])]);
+    }
+
+    /** A line as the patient's own practitioner has recorded it. */
+    public function voiceLine(string $line, #[CurrentUser('device')] Device $device): Response
+    {
+        $clip = VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->where('line', $line)->firstOrFail();
+
+        return response($clip->sound(), 200, ['Content-Type' => 'audio/wav']);
     }
 }

@@ -10,7 +10,7 @@
     import Ridge from '../../components/Ridge.svelte';
     import { toneOf } from '../../lib/ridge';
     import { buzz } from '../../player/buzz';
-    import { PlayerEngine, type Moment } from '../../player/engine';
+    import { PlayerEngine, type Moment, type Voice } from '../../player/engine';
     import { phrase, stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
     import type { Cue } from '../../types/timeline';
@@ -24,6 +24,7 @@
         anchor: string | null;
         context: AudioContext;
         settings: Settings;
+        voice: Voice | null;
         /** Length of the patient's own breath, when it begins with that. */
         joinedSeconds: number | null;
         onprogress: (done: Progress) => void;
@@ -31,7 +32,7 @@
         onstop: () => void;
     }
 
-    let { item, played, anchor, context, settings, joinedSeconds, onprogress, onend, onstop }: Props = $props();
+    let { item, played, anchor, context, settings, voice, joinedSeconds, onprogress, onend, onstop }: Props = $props();
 
     const engine = untrack(() => new PlayerEngine(played.timeline, context, {
         levels: settings, joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
@@ -69,6 +70,7 @@
         engine.onEnd = () => { isOver = true; report(); onend(); };
         engine.onTick = reportSteps;
         engine.onInterrupted = interrupted;
+        engine.setVoice(voice);
         engine.start();
         begunAt = performance.now();
         let buzzed: Cue | null = null;

@@ -1,7 +1,9 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../outbox';
+    import type { Voice } from '../../player/engine';
     import { settings } from '../settings';
+    import { voiceFor } from '../voice';
     import After, { type Ratings } from './After.svelte';
     import GetReady from './GetReady.svelte';
     import Player, { type Progress } from './Player.svelte';
@@ -17,6 +19,8 @@
     /** A stopped practice waits so long on the device, so that what the second look finds goes with it. */
     const LOOK_BACK_MS = 150_000;
 
+    const LEAST_S = 5;
+
     let step = $state<'before' | 'ready' | 'play' | 'stopped' | 'after'>('before');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
@@ -30,14 +34,16 @@
         step = 'ready';
     }
 
+    let voice = $state.raw<Voice | null>(null);
     let joinedSeconds = $state<number | null>(null);
 
-    function start(joined: number | null): void {
+    async function start(joined: number | null): Promise<void> {
         joinedSeconds = joined;
         log.joined_ms = joined === null ? null : Math.round(joined * 1000);
         // The click that starts is what lets the browser make sound.
         context = new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
+        voice = settings().voice > 0 ? await voiceFor(context).catch(() => null) : null;
         log.started_at = new Date().toISOString();
         step = 'play';
     }
@@ -51,7 +57,8 @@
         log.interruptions = done.interruptions;
         log.recovered_after_s = done.recoveredAfterS;
         log.ended_at = new Date().toISOString();
-        keepUnfinished({ ...log, stop_class: 'no-symptom' });
+        // Left in the first breath, or in the first seconds, it has not begun.
+        if (log.breaths_done > 0 || (played.breaths === null && log.seconds_done >= LEAST_S)) keepUnfinished({ ...log, stop_class: 'no-symptom' });
     }
 
     function ended(): void {
@@ -89,7 +96,7 @@
     }
 
     // As needed it plays first and asks afterwards.
-    onMount(() => { if (item.as_needed) start(null); });
+    onMount(() => { if (item.as_needed) void start(null); });
 
     onDestroy(() => {
         if (context?.state !== 'closed') void context?.close();
@@ -106,7 +113,7 @@
 {:else if step === 'ready'}
     <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
 {:else if step === 'play' && context}
-    <Player {item} {played} {joinedSeconds} settings={settings()} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
+    <Player {item} {played} {joinedSeconds} settings={settings()} {voice} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
 {:else if step === 'stopped'}
     <Stopped emergency={of.emergency} ontold={told} onsettled={settled} {onleave} />
 {:else}
