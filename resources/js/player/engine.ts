@@ -74,8 +74,10 @@ export class PlayerEngine {
     /** How long each breath of a segment is while it eases from the patient's own pace. */
     private readonly easing: ((breath: number) => number) | null = null;
     private voice: Voice | null = null;
+    private readonly ahead: number;
 
-    constructor(timeline: Timeline, private readonly context: AudioContext, { levels, joining = null }: { levels?: Levels; joining?: Joining | null } = {}) {
+    constructor(timeline: Timeline, private readonly context: AudioContext, { levels, joining = null, ahead = LEAST_AHEAD_S }: { levels?: Levels; joining?: Joining | null; /** Seconds that are put on the clock ahead at least. */ ahead?: number } = {}) {
+        this.ahead = ahead;
         this.tones = new Tones(context, levels);
         this.prescribed = timeline.segments;
         const set = timeline.segments.find((segment) => segment.role === 'exercise');
@@ -207,9 +209,13 @@ export class PlayerEngine {
         this.tones.setOn(on);
     }
 
-    /** Where the timeline stands as heard now; null before the first beat and after the end. */
-    now(): Moment | null {
-        const place = this.place();
+    /**
+     * Where the timeline stands as heard now; null before the first beat and after the end.
+     *
+     * @param ahead seconds from now, for what is seen a little later than it is drawn
+     */
+    now(ahead = 0): Moment | null {
+        const place = this.place(ahead);
         const segment = place ? this.segments[place.segment] : undefined;
         if (!place || !segment) return null;
         const cue = segment.cues.find((each) => place.ms < each.at + each.ms) ?? segment.cues[segment.cues.length - 1];
@@ -287,7 +293,7 @@ export class PlayerEngine {
 
     private schedule(): void {
         const breath = this.breaths > 0 ? this.exerciseMs / this.breaths / 1000 : 0;
-        const horizon = this.context.currentTime + Math.max(LEAST_AHEAD_S, AHEAD_BREATHS * breath);
+        const horizon = this.context.currentTime + Math.max(this.ahead, AHEAD_BREATHS * breath);
         for (;;) {
             const zero = this.zeros[this.next.segment];
             const events = this.events[this.next.segment];
@@ -320,9 +326,9 @@ export class PlayerEngine {
         else this.tones.beat(cue, isFirst, at);
     }
 
-    private place(): { segment: number; ms: number } | null {
+    private place(ahead = 0): { segment: number; ms: number } | null {
         if (this.pausedAt) return this.pausedAt;
-        const heard = this.context.currentTime - (this.context.outputLatency || 0);
+        const heard = this.context.currentTime - (this.context.outputLatency || 0) + ahead;
         for (let index = this.zeros.length - 1; index >= 0; index--) {
             const zero = this.zeros[index];
             const segment = this.segments[index];

@@ -64,6 +64,9 @@
     let breaths = $state(untrack(() => played.breaths ?? 0));
     const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === played.breaths);
 
+    const HALF_FRAME_S = 1 / 120;
+    const LONGEST_FRAME_S = 0.1;
+
     onMount(() => {
         const letSleep = keepAwake();
         heading?.focus();
@@ -74,8 +77,13 @@
         engine.start();
         begunAt = performance.now();
         let buzzed: Cue | null = null;
-        let frame = requestAnimationFrame(function draw() {
-            moment = engine.now();
+        // What is drawn now is seen until the next frame: half a frame ahead is right in the middle.
+        let drawnAt = 0;
+        let half = HALF_FRAME_S;
+        let frame = requestAnimationFrame(function draw(at: number) {
+            if (drawnAt > 0) half += (Math.min(LONGEST_FRAME_S, (at - drawnAt) / 1000) / 2 - half) * 0.1;
+            drawnAt = at;
+            moment = engine.now(half);
             if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) { buzzed = moment.cue; buzz(moment.cue.kind); }
             frame = requestAnimationFrame(draw);
         });
