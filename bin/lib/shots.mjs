@@ -38,7 +38,7 @@ const open = async (name, room = '') => {
 
 await page.goto('/sign-in');
 await page.getByLabel('E-mail').waitFor();
-await shot(page, 'sign-in');
+if (only.length > 0) await shot(page, 'sign-in');
 await page.getByLabel('E-mail').fill('nora@harrowquay.example');
 await page.getByLabel('Password').fill('lantern-over-quay');
 await page.getByRole('button', { name: 'Sign in' }).click();
@@ -80,6 +80,9 @@ await shot(page, 'screening');
 await page.goto('/patients/new');
 await page.getByLabel('Name', { exact: true }).waitFor();
 if (only.length > 0) await shot(page, 'patient-new');
+await page.goto('/voice');
+await page.getByRole('heading', { name: 'My voice' }).waitFor();
+await shot(page, 'voice');
 await open('Edda Korhonen', '/record');
 await shot(page, 'record');
 if (['brief', 'measure', 'decide'].some(wanted)) {
@@ -98,7 +101,7 @@ if (['brief', 'measure', 'decide'].some(wanted)) {
 }
 
 if (only.length === 0 || only.some((name) => name === 'access' || name.startsWith('my-'))) {
-    await open('Edda Korhonen', '/access');
+    await open('Bram Fenwick', '/access');
     await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();
     await page.locator('[data-link]').waitFor({ state: 'attached' });
     if (only.length > 0) await shot(page, 'access');
@@ -108,7 +111,7 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     if (only.length > 0) await shot(mobile, 'my-enter');
     await mobile.getByRole('button', { name: 'Use this device' }).click();
     await mobile.getByRole('heading', { name: 'Before you begin' }).waitFor();
-    await shot(mobile, 'my-consent');
+    if (only.length > 0) await shot(mobile, 'my-consent');
     await mobile.getByRole('button', { name: 'I have read this and agree' }).click();
     await mobile.getByLabel('PIN', { exact: true }).fill('480153');
     await mobile.getByLabel('PIN once more').fill('480153');
@@ -116,13 +119,20 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     await mobile.getByRole('button', { name: 'Keep this PIN' }).click();
     await mobile.getByRole('button', { name: 'Lock' }).waitFor();
     await shot(mobile, 'my-today');
+    for (const [tab, name] of [['My progress', 'my-progress'], ['Diary', 'my-diary'], ['My sheet', 'my-sheet'], ['Settings', 'my-settings']]) {
+        await mobile.getByRole('link', { name: tab }).click();
+        await mobile.getByRole('heading', { name: tab, level: 1 }).waitFor();
+        await mobile.waitForTimeout(500);
+        if (name === 'my-progress' || only.length > 0) await shot(mobile, name);
+    }
+    await mobile.getByRole('link', { name: 'Today' }).click();
     await mobile.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
     await mobile.getByRole('button', { name: '5', exact: true }).waitFor();
     if (only.length > 0) await shot(mobile, 'my-before');
     await mobile.getByRole('button', { name: '5', exact: true }).click();
-    await mobile.getByRole('button', { name: 'Start' }).waitFor();
+    await mobile.getByRole('button', { name: 'Start', exact: true }).waitFor();
     if (only.length > 0) await shot(mobile, 'my-get-ready');
-    await mobile.getByRole('button', { name: 'Start' }).click();
+    await mobile.getByRole('button', { name: 'Start', exact: true }).click();
     await mobile.locator('[data-cue="exhale"]').waitFor();
     await mobile.waitForTimeout(2600);
     await shot(mobile, 'my-player');

@@ -83,6 +83,26 @@ final class RetimingTest extends TestCase
         }
     }
 
+    public function test_joining_never_leads_slower_than_allowed(): void
+    {
+        $set = (new PacedSet(Cycle::of(BreathPattern::parse('4:6')), []))->compile(6);
+        self::assertSame(10_000, $this->lengths(Retiming::joining($set, 20.0, 4, 1.0))[0], 'a slow own breath does not lengthen what was prescribed');
+        self::assertSame(12_000, $this->lengths(Retiming::joining($set, 20.0, 4, 1.2))[0], 'but as far as the pace may be slowed');
+        self::assertSame(5000, $this->lengths(Retiming::joining($set, 5.0, 4, 1.0))[0]);
+    }
+
+    public function test_only_a_single_set_of_equal_breaths_can_be_joined(): void
+    {
+        $over = fn (array $fields) => $this->timeline('extended-exhale', $fields)->joinsOver();
+        self::assertSame(3, $over(['breaths' => 12]));
+        self::assertSame(6, $over(['breaths' => 60]));
+        self::assertSame(1, $over(['breaths' => 4]));
+        self::assertSame(3, $over(['ratio' => '3:0:5:1', 'count_seconds' => 0.87, 'breaths' => 12]), 'rounding makes no breath another one');
+        foreach (['even', 'humming', 'rounds-retention', 'body-scan', 'noticing', 'walking'] as $technique) {
+            self::assertNull($this->timeline($technique, [])->joinsOver(), $technique);
+        }
+    }
+
     public function test_random_retimings_have_no_gap_and_keep_the_beats_inside(): void
     {
         mt_srand(8);

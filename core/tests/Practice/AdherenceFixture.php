@@ -10,6 +10,7 @@ use IvoryPace\Practice\PatientClock;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
 use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Practice\PutOff;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\ClockTime;
@@ -46,9 +47,10 @@ trait AdherenceFixture
      * @param  list<Version>  $versions
      * @param  list<PracticeRecord>  $records
      * @param  list<Pause>  $pauses
+     * @param  list<PutOff>  $putOffs
      */
-    private static function adherence(array $versions, array $records, array $pauses = [], string $now = '2027-06-01 12:00'): Adherence
+    private static function adherence(array $versions, array $records, array $pauses = [], string $now = '2027-06-01 12:00', array $putOffs = []): Adherence
     {
-        return new Adherence(new History($versions), PatientClock::in('UTC'), $records, $pauses, new DateTimeImmutable("$now UTC"));
+        return new Adherence(new History($versions), PatientClock::in('UTC'), $records, $pauses, new DateTimeImmutable("$now UTC"), $putOffs);
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
+use IvoryPace\Practice\PutOff;
 use IvoryPace\Practice\Stroke;
 use IvoryPace\Programme\Weekday;
 use PHPUnit\Framework\TestCase;
@@ -115,6 +117,21 @@ final class AdherenceTest extends TestCase
             ->ofItem('a', PatientDay::of('2026-11-09'), PatientDay::of('2026-11-22'));
 
         self::assertSame([2, 1.0, 1], [$result->due, $result->credit, $result->extras]);
+    }
+
+    public function test_what_was_put_off_is_not_credited_and_shown_as_such(): void
+    {
+        $versions = [self::version(1, '2026-11-01', ['a' => self::plan(3)])];
+        $said = fn (string $day) => new PutOff('a', PatientDay::of($day), NotToday::Tired);
+        $of = fn (array $records, array $putOffs, string $now = '2026-11-20 12:00') => self::adherence($versions, $records, now: $now, putOffs: $putOffs)
+            ->ofItem('a', PatientDay::of('2026-11-10'), PatientDay::of('2026-11-10'));
+
+        $result = $of([self::practice('2026-11-10 07:00')], [$said('2026-11-10'), $said('2026-11-11')]);
+        self::assertSame([3, 1.0], [$result->due, $result->credit]);
+        self::assertSame([Stroke::Done, Stroke::PutOff, Stroke::Missed], $result->days[0]->strokes);
+        self::assertSame([Stroke::PutOff, Stroke::PutOff, Stroke::Open], $of([], [$said('2026-11-10'), $said('2026-11-10')], '2026-11-10 09:30')->days[0]->strokes);
+        $all = array_fill(0, 3, self::practice('2026-11-10 07:00'));
+        self::assertSame([Stroke::Done, Stroke::Done, Stroke::Done], $of($all, [$said('2026-11-10')])->days[0]->strokes, 'done after all');
     }
 
     public function test_gaps_skip_days_on_which_nothing_was_due(): void

@@ -20,17 +20,20 @@ final class CaseloadLineTest extends TestCase
             'screened' => true, 'openRedFlags' => [RedFlag::ChestPain, RedFlag::BlueLips], 'daysSinceAdded' => 40, 'hasProgramme' => true,
             'getHelp' => StopSymptom::Fainting, 'pausedExercise' => 'Extended exhale', 'stopsLately' => 2,
             'lastStop' => StopSymptom::Dizziness, 'presentGap' => 6, 'adherence' => 0.155 / 0.21, 'dueLately' => 21, 'creditLately' => 15.5,
-            'daysSinceAccess' => 9, 'accessUsed' => true, 'reviewOverdue' => 3, 'redFlagFromHome' => true, 'screeningWaits' => 2,
+            'daysSinceAccess' => 9, 'accessUsed' => true, 'reviewOverdue' => 3, 'redFlagFromHome' => true, 'screeningWaits' => 2, 'urgentAside' => true, 'keptAside' => 3,
             'newFinding' => ['title' => 'Long pause in the breath', 'exercise' => 'Square breathing', 'paused' => true],
         ];
         $this->expectLine(CaseloadReason::RedFlag, 'Chest pain', 'answered at home, and 1 more', $facts);
         $this->expectLine(CaseloadReason::RedFlag, 'Blue lips', 'is open; no action recorded.', ['openRedFlags' => [RedFlag::BlueLips], 'redFlagFromHome' => false] + $facts);
         $this->expectLine(CaseloadReason::GetHelp, 'Fainting', 'every exercise is paused', $facts = ['openRedFlags' => []] + $facts);
-        $this->expectLine(CaseloadReason::Paused, 'Dizziness twice', 'Extended exhale is paused', $facts = ['getHelp' => null] + $facts);
+        $this->expectLine(CaseloadReason::GetHelp, 'Needed help', 'from a signed-out device', $facts = ['getHelp' => null] + $facts);
+        $this->expectLine(CaseloadReason::Paused, 'Dizziness twice', 'Extended exhale is paused', $facts = ['urgentAside' => false] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Long pause in the breath', 'Square breathing is paused until you have looked', $facts = ['pausedExercise' => null] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Eyes closed', 'after a new answer, for Body scan.', ['newFinding' => ['title' => 'Eyes closed', 'exercise' => 'Body scan', 'paused' => false]] + $facts);
         $this->expectLine(CaseloadReason::ScreeningWaiting, '2 days', 'waits for you to confirm', $facts = ['newFinding' => null] + $facts);
-        $this->expectLine(CaseloadReason::StoppedOnce, 'Dizziness', 'latest of 2 stops', $facts = ['screeningWaits' => null] + $facts);
+        $this->expectLine(CaseloadReason::KeptAside, '3 entries', 'accept or refuse', $facts = ['screeningWaits' => null] + $facts);
+        $this->expectLine(CaseloadReason::KeptAside, '1 entry', 'accept or refuse', ['keptAside' => 1] + $facts);
+        $this->expectLine(CaseloadReason::StoppedOnce, 'Dizziness', 'latest of 2 stops', $facts = ['keptAside' => 0] + $facts);
         $this->expectLine(CaseloadReason::NoPractice, '6 days', 'in a row', $facts = ['lastStop' => null] + $facts);
         $this->expectLine(CaseloadReason::AccessUnused, '9 days', 'not been used', ['accessUsed' => false] + $facts);
         $this->expectLine(CaseloadReason::ReviewOverdue, '3 days', 'review', $facts = ['presentGap' => 4] + $facts);

@@ -82,12 +82,16 @@ final readonly class Timeline implements JsonSerializable
 
     /**
      * Over how many breaths a practice may ease from the patient's own pace to the prescribed one: a quarter of its
-     * breaths, 1 to 6. Common practice. Only where the exercise is a single set of equal counted breaths.
+     * breaths, 1 to 6. Common practice. Only where the exercise is a single set of equal counted breaths
+     * that no step sets the pace of.
      *
      * @return int|null null when it cannot
      */
     public function joinsOver(): ?int
     {
+        if (array_filter($this->cues(), fn (Cue $cue) => $cue->kind === CueKind::Step) !== []) {
+            return null;
+        }
         $sets = array_values(array_filter($this->segments, fn (Segment $segment) => $segment->role === SegmentRole::Exercise));
         if (count($sets) !== 1 || $sets[0]->isOpen() || $this->breaths() < 2) {
             return null;
