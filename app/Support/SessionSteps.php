@@ -109,6 +109,7 @@ final class SessionSteps
     private static function decide(Patient $patient, CarbonImmutable $now): array
     {
         $evidence = EvidenceOf::patient($patient, $now);
+        $proposals = $evidence === null ? null : ProposalOf::patient($patient, $evidence, $now);
 
         return [
             'decisions' => array_map(fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases()),
@@ -116,6 +117,7 @@ final class SessionSteps
                 'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(), 'as_needed' => $row->item()->asNeeded !== null,
                 'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines(),
                 'next' => self::nextRung($row->item()),
+                'proposal' => ($proposal = $proposals?->item($row)) === null ? null : ['kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule()],
             ], self::rows($patient)),
         ];
     }

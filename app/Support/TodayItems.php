@@ -6,20 +6,24 @@ namespace App\Support;
 
 use App\Models\Patient;
 use App\Models\Pause;
-use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use IvoryPace\Exercise\Compiler;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Programme\Item;
 use IvoryPace\Safety\PauseRules;
+use stdClass;
 
 /** The exercises of a programme as the player needs them. */
 final class TodayItems
 {
+    /** So many of the latest practices of an exercise are looked through. */
+    private const LATEST = 10;
+
     /**
      * @param  list<ProgrammeVersion>  $versions
      * @return array<int, list<array<string, mixed>>> by version
@@ -30,11 +34,12 @@ final class TodayItems
         $lookedAt = $patient->pauses()->where('rule', '!=', PauseRules::NEW_FINDING)->whereNotNull('until_at')->orderByDesc('until_at')->limit(50)->get();
         $today = $patient->dayOf($now);
         $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->limit(200)->get(['lineage'])->countBy('lineage');
+        $latest = self::latest($patient, $versions);
         $all = [];
         foreach ($versions as $version) {
             $rows = $version->items->filter(fn (ProgrammeItem $row) => ! $asNeededOnly || $row->item()->asNeeded !== null);
             $all[$version->id] ??= array_values($rows->map(fn (ProgrammeItem $row) => self::item(
-                $row, $pauses, self::ends($patient, $row->lineage, $lookedAt), (int) ($done[$row->lineage] ?? 0),
+                $row, $pauses, self::ends($latest->get($row->lineage, collect()), $row->lineage, $lookedAt), (int) ($done[$row->lineage] ?? 0),
             ))->all());
         }
 
@@ -42,18 +47,35 @@ final class TodayItems
     }
 
     /**
+     * The latest practices of each exercise, in one query.
+     *
+     * @param  list<ProgrammeVersion>  $versions
+     * @return Collection<string, Collection<int, stdClass>> by lineage, latest first
+     */
+    private static function latest(Patient $patient, array $versions): Collection
+    {
+        $lineages = collect($versions)->flatMap(fn (ProgrammeVersion $version) => $version->items->pluck('lineage'))->unique()->values();
+        $ranked = $patient->practices()->toBase()->whereIn('lineage', $lineages)
+            ->selectRaw('lineage, stop_class, received_at, row_number() over (partition by lineage order by started_at desc, id desc) as place');
+
+        return DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', self::LATEST)->orderBy('place')->get()
+            ->groupBy(fn (stdClass $row) => (string) $row->lineage);
+    }
+
+    /**
      * How the last practices of an exercise ended since somebody looked, latest first: with them the device applies the
      * pausing rule by itself.
      *
+     * @param  Collection<int, stdClass>  $latest  of the exercise, latest first
      * @param  Collection<int, Pause>  $lookedAt
      * @return list<string|null>
      */
-    private static function ends(Patient $patient, string $lineage, Collection $lookedAt): array
+    private static function ends(Collection $latest, string $lineage, Collection $lookedAt): array
     {
         $since = $lookedAt->first(fn (Pause $pause) => $pause->lineage === null || $pause->lineage === $lineage)?->until_at;
+        $seen = $latest->filter(fn (stdClass $row) => $since === null || CarbonImmutable::parse($row->received_at, 'UTC') > $since);
 
-        return array_values($patient->practices()->where('lineage', $lineage)->when($since !== null, fn ($query) => $query->where('received_at', '>', $since))
-            ->orderByDesc('started_at')->orderByDesc('id')->limit(PauseRules::LOOK_AT - 1)->get(['id', 'stop_class'])->map(fn (Practice $each) => $each->stop_class?->value)->all());
+        return array_values($seen->take(PauseRules::LOOK_AT - 1)->map(fn (stdClass $row) => $row->stop_class === null ? null : (string) $row->stop_class)->all());
     }
 
     /**

@@ -76,8 +76,9 @@ await page.addInitScript(() => {
     Object.assign(window, { drawn, planned, steps });
     const create = AudioContext.prototype.createOscillator;
     let clock = null;
+    const remember = (context) => { clock ??= context; };
     AudioContext.prototype.createOscillator = function () {
-        clock ??= this;
+        remember(this);
         const oscillator = create.call(this);
         const start = oscillator.start.bind(oscillator);
         const set = oscillator.frequency.setValueAtTime.bind(oscillator.frequency);

@@ -97,6 +97,7 @@ http {
       add_header X-Content-Type-Options nosniff;
       try_files \$uri =404;
     }
+    location = /my.webmanifest { types {} default_type application/manifest+json; }
     location / { try_files \$uri /index.php?\$query_string; }
     location = /index.php {
       include /etc/nginx/fastcgi_params;

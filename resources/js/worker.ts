@@ -20,6 +20,8 @@ const shell = new NetworkFirst({ cacheName: 'ivory-pace-shell', networkTimeoutSe
 registerRoute(new NavigationRoute(({ event }) => shell.handle({ event, request: new Request(SHELL, { credentials: 'same-origin' }) }), { allowlist: [/^\/my(\/|$)/] }));
 
 self.addEventListener('install', (event) => {
+    // The page that is kept and its files belong together: a new worker takes over as soon as it has them all.
+    void self.skipWaiting();
     event.waitUntil(shell.handle({ event, request: new Request(SHELL, { credentials: 'same-origin' }) }));
 });
 // The first visit is enough.

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\IssueVersion;
+use App\Actions\VersionOrder;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
+use App\Models\Pause;
 use App\Models\ProgrammeVersion;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** What the patient's own pages show, and what is at hand before the PIN. */
@@ -40,6 +44,38 @@ final class PatientPagesTest extends TestCase
         self::assertSame([3, 1], array_map(fn (array $day) => count($day['slots']), $bundle['days']));
         self::assertNotSame($bundle['days'][0]['version_id'], $bundle['days'][1]['version_id']);
         self::assertSame([$bundle['days'][0]['to'], '2026-11-02T04:00:00Z'], [$bundle['days'][1]['from'], $bundle['days'][0]['from']]);
+    }
+
+    public function test_how_practices_ended_comes_along_since_somebody_looked_and_queries_do_not_grow(): void
+    {
+        $this->travelTo('2026-11-03 07:00:00');
+        $this->outbox('practice', $this->practiceLog($this->version, ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']))->assertStored();
+        self::assertSame(['made-me-stop'], $this->todayOnDevice()['items'][0]['ends']);
+        $this->travelTo('2026-11-03 12:00:00');
+        $this->outbox('practice', $this->practiceLog($this->version, ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']))->assertStored();
+        self::assertTrue($this->todayOnDevice()['items'][0]['paused']);
+        $this->travelTo('2026-11-03 13:00:00');
+        $this->actingAs($this->practitioner, 'practitioner')->post("/patients/{$this->patient->id}/pauses/".Pause::query()->sole()->id.'/end', ['line' => 'Slower from now on.']);
+        $this->fromDevice($this->credential);
+        self::assertSame([false, []], [$this->todayOnDevice()['items'][0]['paused'], $this->todayOnDevice()['items'][0]['ends']]);
+
+        $count = function (): int {
+            DB::flushQueryLog();
+            $this->getJson('/api/v1/today')->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        DB::enableQueryLog();
+        $one = $count();
+        $lineage = $this->version->items[0]->lineage;
+        app(IssueVersion::class)($this->patient->refresh(), $this->practitioner, new VersionOrder(
+            items: [['id' => $lineage, 'technique' => 'extended-exhale'], ['technique' => 'even'], ['technique' => 'square'], ['technique' => 'body-scan']], weeks: 4, reviewOn: '2026-11-20',
+            startsOn: null, ratedSymptom: 'tension', reason: 'More to choose from.', basedOn: 1, findingReasons: array_fill(0, 4, array_fill_keys(['HOLD-CONTRAINDICATED'], 'Agreed.')),
+        ));
+        $this->travelTo('2026-11-04 07:00:00');
+        $this->app?->make('auth')->forgetGuards();
+        $this->fromDevice($this->credential)->todayOnDevice();
+        self::assertLessThanOrEqual($one + 2, $count());
     }
 
     /** On the last Sunday of October the day has 25 hours. */

@@ -151,3 +151,20 @@ test('a device whose clock is two hours wrong shows the right day and its practi
     });
     expect(Math.abs((first ?? 0) - (second ?? 999))).toBeLessThan(10);
 });
+
+test('the patient’s pages can be installed', async ({ page, phone }) => {
+    const { phone: mine } = await readyPatient(page, phone, 'Installing Wren');
+    await readyOffline(mine);
+    const manifest = await mine.request.get('/my.webmanifest');
+    expect(manifest.headers()['content-type']).toContain('application/manifest+json');
+    const { icons, scope, start_url } = (await manifest.json()) as { icons: { src: string; sizes: string }[]; scope: string; start_url: string };
+    expect([scope, start_url]).toEqual(['/my', '/my']);
+    for (const icon of icons) {
+        const size = await mine.evaluate(async (src) => { const image = new Image(); image.src = src; await image.decode(); return `${image.naturalWidth}x${image.naturalHeight}`; }, icon.src);
+        expect(size).toBe(icon.sizes);
+    }
+    const devtools = await mine.context().newCDPSession(mine);
+    const { installabilityErrors } = await devtools.send('Page.getInstallabilityErrors');
+    // A browser without a profile of its own never installs; nothing else may stand against it.
+    expect(installabilityErrors.map((error) => error.errorId).filter((id) => id !== 'in-incognito')).toEqual([]);
+});

@@ -211,8 +211,14 @@ export async function keepPractice(phone: Page): Promise<void> {
 /** Until the phone would open without a network. */
 export async function readyOffline(phone: Page): Promise<void> {
     await phone.evaluate(() => navigator.serviceWorker.ready);
-    await expect.poll(() => phone.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
     await expect.poll(() => phone.evaluate(async () => (await caches.match('/my')) !== undefined)).toBe(true);
+    await expect.poll(() => phone.evaluate(() => new Promise((resolve) => {
+        const opening = indexedDB.open('ivory-pace');
+        opening.onsuccess = () => {
+            const asking = opening.result.transaction('kept').objectStore('kept').getAllKeys();
+            asking.onsuccess = () => { opening.result.close(); resolve(['today', 'diary', 'progress', 'sheet', 'needed', 'pin'].every((name) => asking.result.includes(name))); };
+        };
+    }))).toBe(true);
 }
 
 /** A new patient with a fast programme, and a phone that has joined. */

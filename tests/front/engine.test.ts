@@ -361,3 +361,31 @@ describe('sides', () => {
         expect([taps(165), taps(659)]).toEqual([1, 2]);
     });
 });
+
+describe('an open cue that nobody ends', () => {
+    const open = (): Segment => ({ role: 'exercise', ms: 3000, open: true, cues: [cue('inhale', 0, 1000, { place: { step: 1, round: 0, breath: 1, of: 2 } }), cue('hum', 1000, 2000, { greatest: 4000, place: { step: 1, round: 0, breath: 1, of: 2 } })] });
+
+    it('ends by itself once, though what follows is heard a little later', () => {
+        context.outputLatency = 0.2;
+        const engine = engineFor(timeline([open(), open()], 2));
+        const ended = vi.fn();
+        const told = vi.fn();
+        engine.onEnd = ended;
+        engine.onInterrupted = told;
+        engine.start();
+        pass(14);
+        expect(engine.openMs).toEqual([4000, 4000]);
+        expect(ended).toHaveBeenCalledTimes(1);
+        expect(told).not.toHaveBeenCalled();
+    });
+
+    it('is not ended twice by a second tap', () => {
+        context.outputLatency = 0.2;
+        const engine = engineFor(timeline([open(), open()], 2));
+        engine.start();
+        pass(2.5);
+        engine.tap();
+        engine.tap();
+        expect(engine.openMs).toHaveLength(1);
+    });
+});

@@ -19,7 +19,6 @@
     import { store } from './store';
     import Tabs, { TABS, type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
-    import { fetchVoice } from './voice';
     import { has, t } from './words';
     import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayItem, TodaySlot } from './types';
 
@@ -67,7 +66,9 @@
         offset = await clockOffset();
         await outbox.open();
         await outbox.recoverUnfinished();
-        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (delivered && device?.state === 'ready' && !practising) void load(); }));
+        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (delivered && device?.state === 'ready' && !practising) void load(true); }));
+        // What this tab had open is shown at once, and then as the server has it.
+        if (!isEntering && isMarkedOpen() && (await canOpen())) await openKept();
         await look();
     }
 
@@ -96,14 +97,17 @@
 
     async function openKept(): Promise<void> {
         bundle = await keptPage('today');
-        device = { state: 'ready' };
-        if (!bundle) trouble = t('patient.trouble.network');
+        if (bundle) device = { state: 'ready' };
+        else trouble = t('patient.trouble.network');
     }
 
     async function arrive(state: DeviceState): Promise<void> {
         device = state;
         if (state.state !== 'unknown' && !(isEntering && token) && isEntering) history.replaceState(null, '', '/my');
-        if (state.state === 'unknown') await store.forgetKept();
+        if (state.state === 'unknown') {
+            await store.forgetKept();
+            await outbox.forgetDelivered(outbox.delivered());
+        }
         if (state.state === 'ready') { markOpen(true); await load(); }
         if (state.state === 'locked' || state.state === 'locked-out') await atHand();
     }
@@ -126,7 +130,8 @@
 
     async function opened(state: DeviceState, pin: string): Promise<void> {
         typedPin = pin;
-        await remember(pin);
+        markOpen(true);
+        void remember(pin);
         await arrive(state);
     }
 
@@ -136,7 +141,7 @@
         return result;
     }
 
-    async function load(): Promise<void> {
+    async function load(hasChanged = false): Promise<void> {
         try {
             const fresh = await fetchPage('today');
             outbox.belongTo(fresh.owner);
@@ -145,9 +150,7 @@
             bundle = fresh;
             isOffline = false;
             trouble = '';
-            void fetchAhead();
-            void fetchPage('needed').catch(() => undefined);
-            void fetchVoice().catch(() => undefined);
+            void fetchAhead(hasChanged);
         } catch (problem) {
             if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return lockedMeanwhile();
             isOffline = true;

@@ -1,6 +1,7 @@
 import { api } from './api';
 import * as outbox from './outbox';
 import { store } from './store';
+import { fetchVoice } from './voice';
 import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from './types';
 
 /** Copies of what the server says, so that the pages are there without a network. */
@@ -44,7 +45,14 @@ export async function showPage<K extends keyof Pages>(name: K, show: (page: Page
     return true;
 }
 
-/** Brings the pages that may be opened without a network. */
-export async function fetchAhead(): Promise<void> {
-    await Promise.allSettled((['diary', 'progress', 'sheet'] as const).map((name) => fetchPage(name)));
+const AHEAD_AGAIN_MS = 120_000;
+let fetchedAhead = 0;
+
+/** Brings the pages that may be opened without a network; not at every look, unless something has changed. */
+export async function fetchAhead(hasChanged: boolean): Promise<void> {
+    if (!hasChanged && Date.now() - fetchedAhead < AHEAD_AGAIN_MS) return;
+    fetchedAhead = Date.now();
+    const pages = await Promise.allSettled((['diary', 'progress', 'sheet', 'needed'] as const).map((name) => fetchPage(name)));
+    await fetchVoice().catch(() => undefined);
+    if (pages.some((page) => page.status === 'rejected')) fetchedAhead = 0;
 }

@@ -201,7 +201,7 @@ export class PlayerEngine {
         const place = this.place();
         const segment = place ? this.segments[place.segment] : undefined;
         const last = segment?.cues[segment.cues.length - 1];
-        if (this.pausedAt || this.over || !place || !segment?.open || !last || place.ms < last.at) return;
+        if (this.pausedAt || this.over || !place || !segment?.open || !last || place.ms < last.at || this.hasLeft(place.segment)) return;
         this.openNext(place.segment, Math.round(place.ms - last.at));
     }
 
@@ -271,6 +271,11 @@ export class PlayerEngine {
         }
     }
 
+    /** What comes after it has begun, though it is not heard yet. */
+    private hasLeft(segment: number): boolean {
+        return this.zeros[segment + 1] !== undefined;
+    }
+
     private openNext(segment: number, lasted: number): void {
         this.openMs.push(lasted);
         const last = this.segments[segment]?.cues.at(-1);
@@ -287,7 +292,7 @@ export class PlayerEngine {
         const place = this.place();
         const segment = place ? this.segments[place.segment] : undefined;
         const last = segment?.cues[segment.cues.length - 1];
-        if (place && segment?.open && last && place.ms >= last.at + (last.greatest ?? last.ms)) this.openNext(place.segment, last.greatest ?? last.ms);
+        if (place && segment?.open && last && !this.hasLeft(place.segment) && place.ms >= last.at + (last.greatest ?? last.ms)) this.openNext(place.segment, last.greatest ?? last.ms);
         else if (!place && this.hasEnded()) this.finish();
     }
 

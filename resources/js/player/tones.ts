@@ -3,7 +3,7 @@ import type { Cue, CueKind } from '../types/timeline';
 interface Sound { wave: OscillatorType; from: number; to: number; seconds: number; gain: number }
 
 /** One sound a phase, told apart by height and by the way it moves. Our own, made of plain oscillators. */
-const PHASES: Partial<Record<CueKind, Sound[]>> = {
+export const PHASES: Partial<Record<CueKind, Sound[]>> = {
     'inhale': [{ wave: 'sine', from: 220, to: 330, seconds: 0.45, gain: 0.2 }],
     'top-up': [{ wave: 'sine', from: 330, to: 415, seconds: 0.22, gain: 0.2 }],
     'hold': [{ wave: 'triangle', from: 392, to: 392, seconds: 0.16, gain: 0.14 }],

@@ -45,7 +45,7 @@ export interface Tried { name: string; lineage: string | null; pattern: string; 
 
 export interface DecideShown {
     decisions: { value: string; label: string }[];
-    items: { lineage: string; name: string; summary: string; as_needed: boolean; since: string; lines: EvidenceLine[]; next: string | null }[];
+    items: { lineage: string; name: string; summary: string; as_needed: boolean; since: string; lines: EvidenceLine[]; next: string | null; proposal: { kind: string; label: string; because: string; rule: string } | null }[];
 }
 
 export interface HandOverShown {

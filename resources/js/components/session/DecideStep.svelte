@@ -29,6 +29,13 @@
                 <h2 class="text-[1.1rem]">{item.name}</h2>
                 <p class="text-[0.9rem] text-muted">{item.summary} · as it is since {item.since}{item.as_needed ? ' · as needed' : ''}</p>
                 <Evidence lines={item.lines} />
+                {#if item.proposal}
+                    <div class="mt-2 border-l-4 border-ink bg-card px-4 py-2" role="note" aria-label="Proposal for {item.name}">
+                        <p><span class="text-sm text-muted">Proposed</span> <strong class="font-serif text-[1.15rem]">{item.proposal.label}</strong></p>
+                        <p class="text-[0.9rem]">{item.proposal.because}</p>
+                        <p class="text-[0.8125rem] text-muted">{item.proposal.rule}. The decision is yours.</p>
+                    </div>
+                {/if}
                 {#if item.next}<p class="mt-1 text-[0.9rem]">The next rung of its ladder: <strong>{item.next}</strong></p>{/if}
             </div>
             <div>

@@ -110,6 +110,8 @@
         <div class="row"><p class="name">{t(item.name)}</p><button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button></div>
         <Rating title={t('patient.practice.before', { symptom: of.rated_symptom })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
     </main>
+{:else if step === 'before'}
+    <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
 {:else if step === 'ready'}
     <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
 {:else if step === 'play' && context}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Progress\Proposal;
+
+/** What is known of an exercise since its last change. What was not rated is missing, never good. */
+final readonly class ProposalFacts
+{
+    /**
+     * @param  string|null  $getHelp  the get-help symptom that nobody has looked at
+     * @param  string|null  $worse  what is reliably worse, in words with its numbers
+     * @param  int  $days  whole days since the last change
+     * @param  int  $practices  in the window
+     * @param  int  $stops  of them, stopped for a symptom
+     * @param  list<int>  $efforts  0–10, of rated practices
+     * @param  list<bool>  $smooth  of rated practices, whether smooth
+     * @param  list<array{int, int}>  $ratings  symptom before and after, of practices with both
+     * @param  float|null  $adherence  0–1; null when nothing was due
+     * @param  int  $goalDays  days in a row, up to now, with the goal's measure at its target; 0 without a goal
+     * @param  int  $gateDays  days that the technique asks for before a next step
+     * @param  bool  $isAtCap  there is no next rung
+     */
+    public function __construct(
+        public ?string $getHelp = null,
+        public ?string $worse = null,
+        public int $days = 0,
+        public int $practices = 0,
+        public int $stops = 0,
+        public array $efforts = [],
+        public array $smooth = [],
+        public array $ratings = [],
+        public ?float $adherence = null,
+        public int $goalDays = 0,
+        public int $gateDays = 7,
+        public bool $isAtCap = false,
+    ) {
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Progress\Proposal;
+
+/** What is proposed for an exercise, in the order in which the rules are asked. */
+enum ProposalKind: string
+{
+    case Look = 'look';
+    case StepBack = 'step-back';
+    case TooEarly = 'too-early';
+    case Lighten = 'lighten';
+    case Finish = 'finish';
+    case StepUp = 'step-up';
+    case Stay = 'stay';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Look => 'Look first', self::StepBack => 'Step back', self::TooEarly => 'Too early to say', self::Lighten => 'Lighten',
+            self::Finish => 'Finish', self::StepUp => 'Step up', self::Stay => 'Stay',
+        };
+    }
+
+    /** The rule that proposes it, as it is named in the record. */
+    public function rule(): string
+    {
+        return 'PROPOSE-'.strtoupper($this->value);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Tests\Progress\Trend;
+
+use IvoryPace\InvalidValue;
+use IvoryPace\Progress\Trend\BeforeAfter;
+use IvoryPace\Progress\Trend\DaysWithAndWithout;
+use IvoryPace\Progress\Trend\KendallTau;
+use IvoryPace\Progress\Trend\TheilSen;
+use PHPUnit\Framework\TestCase;
+
+final class TrendTest extends TestCase
+{
+    /** Values of scipy.stats.theilslopes and kendalltau; reference.py beside this file made them. */
+    public function test_slopes_intervals_and_tau_are_those_of_an_outside_library(): void
+    {
+        /** @var list<array{days: list<int>, values: list<int>, slope: float, intercept: float, low: float, high: float, tau: float|null}> $cases */
+        $cases = json_decode((string) file_get_contents(__DIR__.'/reference.json'), true, flags: JSON_THROW_ON_ERROR);
+        self::assertGreaterThan(60, count($cases));
+        foreach ($cases as $case) {
+            $values = array_combine($case['days'], $case['values']);
+            $trend = TheilSen::of($values);
+            self::assertNotNull($trend);
+            foreach (['slope', 'intercept', 'low', 'high'] as $part) {
+                self::assertEqualsWithDelta($case[$part], $trend->$part, 1e-9, $part);
+            }
+            $tau = KendallTau::of($values);
+            $case['tau'] === null ? self::assertNull($tau) : self::assertEqualsWithDelta($case['tau'], $tau, 1e-9);
+        }
+    }
+
+    public function test_with_fewer_than_seven_days_nothing_is_said(): void
+    {
+        self::assertNull(TheilSen::of([0 => 5, 1 => 4, 2 => 3, 3 => 2, 4 => 1, 5 => 0]));
+        self::assertTrue(TheilSen::of([0 => 6, 1 => 5, 2 => 4, 3 => 3, 4 => 2, 5 => 1, 6 => 0])?->isClear());
+        self::assertFalse(TheilSen::of(array_fill(0, 9, 4))?->isClear());
+        self::assertNull(KendallTau::of([3 => 4]));
+        $this->expectException(InvalidValue::class);
+        TheilSen::of([NAN, 1, 2, 3, 4, 5, 6]);
+    }
+
+    public function test_single_practices_are_summed_up_by_their_median_and_shares(): void
+    {
+        $effect = BeforeAfter::of([[6, 4], [5, 5], [4, 5], [7, 3]]);
+        self::assertSame([-1.0, 0.5, 0.75, 4], [$effect?->median, $effect?->shareImproved, $effect?->shareNotWorse, $effect?->rated]);
+        self::assertNull(BeforeAfter::of([]));
+    }
+
+    public function test_days_with_and_without_practice_are_set_side_by_side_as_an_association(): void
+    {
+        $ratings = [];
+        for ($day = 1; $day <= 12; $day++) {
+            $ratings[sprintf('2026-11-%02d', $day)] = $day <= 7 ? 3 : 5;
+        }
+        $sides = DaysWithAndWithout::of($ratings, array_slice(array_keys($ratings), 0, 7));
+        self::assertSame([3.0, 7, 5.0, 5], [$sides?->with, $sides?->daysWith, $sides?->without, $sides?->daysWithout]);
+        self::assertStringContainsString('does not say that one makes the other', (string) $sides?->sentence());
+        self::assertNull(DaysWithAndWithout::of($ratings, array_keys($ratings)));
+    }
+}
