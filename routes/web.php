@@ -39,6 +39,7 @@ Route::middleware('auth:practitioner')->group(function () {
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::get('/', CaseloadController::class);
     Route::get('/clinic', [ClinicController::class, 'show']);
+    Route::put('/clinic/thresholds', [ClinicController::class, 'thresholds'])->middleware('can:lead');
     Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
     Route::get('/voice', [VoiceController::class, 'show']);
     Route::prefix('/voice/{line}')->where(['line' => '[a-z0-9.-]{1,60}'])->group(function () {

@@ -17,6 +17,10 @@ use IvoryPace\Session\Step;
  */
 final class KeepStep
 {
+    public function __construct(private readonly NoteDecisions $noteDecisions)
+    {
+    }
+
     /**
      * @param  array<string, mixed>  $content
      * @param  int  $revision  the one that this text was typed over; 0 for none
@@ -38,6 +42,10 @@ final class KeepStep
             $kept = $session->steps()->updateOrCreate(['step' => $step], [
                 'content' => $content, 'revision' => $revision + 1, 'practitioner_id' => $by->id, 'kept_at' => now(),
             ]);
+
+            if ($step === Step::Decide) {
+                ($this->noteDecisions)($session, is_array($content['decisions'] ?? null) ? $content['decisions'] : []);
+            }
 
             return ['kept' => true, 'step' => $kept];
         });

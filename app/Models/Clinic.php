@@ -7,12 +7,14 @@ namespace App\Models;
 use Database\Factories\ClinicFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use IvoryPace\Progress\Proposal\Thresholds;
 
 /**
  * @property int $id
  * @property string $name
  * @property string $time_zone
  * @property string $emergency_wording
+ * @property array<string, mixed>|null $thresholds as typed
  */
 final class Clinic extends Model
 {
@@ -20,4 +22,16 @@ final class Clinic extends Model
     use HasFactory;
 
     protected $guarded = [];
+
+    /** From which numbers on something is proposed here. */
+    public function thresholds(): Thresholds
+    {
+        return Thresholds::read($this->thresholds ?? [])[0] ?? new Thresholds;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['thresholds' => 'array'];
+    }
 }

@@ -13,6 +13,7 @@ use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\PutOffPractice;
+use App\Models\ScreeningAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Collection as Rows;
@@ -20,6 +21,7 @@ use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\CaseloadFacts;
 use IvoryPace\Progress\CaseloadLine;
+use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PauseRules;
 use stdClass;
@@ -113,6 +115,8 @@ final class Caseload
         return [
             'id' => $patient->id,
             'name' => $patient->name,
+            'responsible' => $patient->practitioner_id,
+            'flags' => self::flags($patient, $today),
             'prescribed' => $latest?->items->map(fn ($item) => $item->item()->summary())->implode('; '),
             'reason' => $line->reason->value,
             'heading' => $line->reason->heading(),
@@ -122,6 +126,14 @@ final class Caseload
             'tally' => self::tally($tally),
             'review_on' => $latest?->review_on->format('j M'),
         ];
+    }
+
+    /** @return list<string> labels of the flags in force */
+    private static function flags(Patient $patient, PatientDay $today): array
+    {
+        $flags = array_filter(array_map(fn (ScreeningAnswer $answer) => $answer->flagInForce($today), $patient->latestScreening?->answers->all() ?? []));
+
+        return array_values(array_map(fn (Flag $flag) => $flag->label(), $flags));
     }
 
     /**

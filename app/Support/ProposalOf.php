@@ -73,7 +73,7 @@ final class ProposalOf
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
             isAtCap: $next === null,
-        ));
+        ), $this->patient->clinic->thresholds());
     }
 
     /**

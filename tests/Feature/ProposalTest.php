@@ -9,9 +9,12 @@ use App\Actions\AskForm;
 use App\Actions\WriteDiary;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
+use App\Models\MadeDecision;
 use App\Models\ProgrammeVersion;
+use App\Models\Role;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Inertia\Testing\AssertableInertia;
 use Tests\TestCase;
 
 /** What is proposed for an exercise in the session, from what was really practised and written. */
@@ -74,6 +77,44 @@ final class ProposalTest extends TestCase
         $this->answer('gad-7', [2, 2, 2, 2, 2, 2, 2]);
         self::assertSame('look', $this->proposed()[0]);
         self::assertStringContainsString('GAD-7 is reliably worse: 3 at first, 14 now', $this->because());
+    }
+
+    public function test_a_decision_is_kept_beside_the_proposal_and_the_clinic_sees_how_often_they_agree(): void
+    {
+        $this->practise(10);
+        $this->decide();
+        $session = $this->patient->careSessions()->whereNull('closed_at')->sole();
+        $lineage = (string) $this->version->items->first()?->lineage;
+        $keep = fn (?string $decision, int $revision) => $this->putJson("/patients/{$this->patient->id}/sessions/{$session->id}/steps/decide", [
+            'content' => ['decisions' => [$lineage => ['decision' => $decision, 'reason' => ''], 'unknown' => ['decision' => 'stay', 'reason' => '']]], 'revision' => $revision,
+        ])->assertOk();
+        $keep('stay', 0);
+        self::assertSame(['step-up', 'stay', false], [MadeDecision::query()->sole()->proposed?->value, MadeDecision::query()->sole()->decided->value, MadeDecision::query()->sole()->agrees]);
+        $keep('step-up', 1);
+        self::assertTrue(MadeDecision::query()->sole()->agrees);
+        $keep(null, 2);
+        self::assertSame(0, MadeDecision::query()->count());
+
+        $this->get('/clinic')->assertInertia(fn (AssertableInertia $page) => $page->where('agreement', ['decisions' => 0, 'share' => null]));
+        foreach (range(1, 10) as $n) {
+            MadeDecision::query()->create(['care_session_id' => $session->id, 'clinic_id' => $this->patient->clinic_id, 'lineage' => sprintf('%026d', $n), 'proposed' => 'stay', 'decided' => $n > 8 ? 'step-up' : 'stay', 'agrees' => $n <= 8, 'decided_at' => now()]);
+        }
+        $this->get('/clinic')->assertInertia(fn (AssertableInertia $page) => $page->where('agreement', ['decisions' => 10, 'share' => 0.8]));
+    }
+
+    public function test_the_lead_sets_thresholds_and_contradictions_are_refused_in_words(): void
+    {
+        $this->practise(10);
+        $this->actingAs($this->practitioner, 'practitioner')->put('/clinic/thresholds', ['thresholds' => []])->assertForbidden();
+        $this->practitioner->update(['role' => Role::Lead]);
+        $this->app?->make('auth')->forgetGuards();
+        $this->actingAs($this->practitioner->refresh(), 'practitioner');
+        $this->put('/clinic/thresholds', ['thresholds' => ['easyEffort' => '8', 'hardEffort' => '7']])->assertSessionHasErrors(['thresholds' => 'Easy effort has to be less than hard effort: now both could be proposed at once.']);
+        $this->put('/clinic/thresholds', ['thresholds' => ['highSmooth' => '120', 'leastDays' => 'many']])->assertSessionHasErrors(['thresholds.highSmooth', 'thresholds.leastDays']);
+        $this->put('/clinic/thresholds', ['thresholds' => ['easyEffort' => '2', 'highAdherence' => '', 'nonsense' => '3']])->assertSessionHasNoErrors();
+        self::assertSame(['easyEffort' => '2'], $this->practitioner->clinic->refresh()->thresholds);
+        self::assertSame('stay', $this->proposed()[0], 'effort 3 is no longer easy enough');
+        $this->get('/clinic')->assertInertia(fn (AssertableInertia $page) => $page->where('thresholds.10.name', 'easyEffort')->where('thresholds.10.value', 2)->where('thresholds.10.shipped', 3)->where('thresholds.8.value', 80));
     }
 
     /** @param  array<string, mixed>  $with */

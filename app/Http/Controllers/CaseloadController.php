@@ -14,6 +14,6 @@ final class CaseloadController
 {
     public function __invoke(#[CurrentUser] Practitioner $practitioner): Response
     {
-        return Inertia::render('Caseload', ['lines' => Caseload::of($practitioner->clinic, now())]);
+        return Inertia::render('Caseload', ['lines' => Caseload::of($practitioner->clinic, now()), 'me' => $practitioner->id]);
     }
 }

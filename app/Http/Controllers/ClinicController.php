@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Practitioner;
 use App\Models\Role;
+use App\Support\AgreementOf;
 use App\Support\TrailOf;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -14,6 +15,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use IvoryPace\Progress\Proposal\Thresholds;
 
 /** The people of a clinic; for its lead also the trail of who opened and changed what. */
 final class ClinicController
@@ -30,9 +32,24 @@ final class ClinicController
                 'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
             ]),
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
+            'thresholds' => $practitioner->clinic->thresholds()->lines(),
+            'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
             'is_lead' => $isLead,
             'trail' => $isLead ? TrailOf::clinic($practitioner->clinic) : null,
         ]);
+    }
+
+    /** From which numbers on something is proposed; empty fields are as shipped. */
+    public function thresholds(Request $request, #[CurrentUser] Practitioner $lead): RedirectResponse
+    {
+        $typed = array_filter($request->array('thresholds'), fn (mixed $value) => is_scalar($value) && trim((string) $value) !== '');
+        [$read, $errors] = Thresholds::read($typed);
+        if ($read === null) {
+            throw ValidationException::withMessages(array_combine(array_map(fn (string $field) => $field === '' ? 'thresholds' : "thresholds.$field", array_keys($errors)), array_values($errors)));
+        }
+        $lead->clinic->update(['thresholds' => array_intersect_key($typed, array_fill_keys(array_column($read->lines(), 'name'), true))]);
+
+        return back(fallback: '/clinic')->with('flash', 'Thresholds kept. Proposals follow them from now on.');
     }
 
     /** Gives a role. A clinic always keeps a lead. */

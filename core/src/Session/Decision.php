@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Session;
 
+use IvoryPace\Progress\Proposal\ProposalKind;
+
 /** What a practitioner decides for a prescribed exercise. */
 enum Decision: string
 {
@@ -25,6 +27,19 @@ enum Decision: string
             self::Lighten => 'lighten',
             self::Pause => 'pause',
             self::Stop => 'stop',
+        };
+    }
+
+    /** Whether it does what was proposed. Null where a proposal asks for something else than a step: to look first. */
+    public function follows(ProposalKind $proposal): ?bool
+    {
+        return match ($proposal) {
+            ProposalKind::Look => null,
+            ProposalKind::StepBack => $this === self::StepBack,
+            ProposalKind::TooEarly, ProposalKind::Stay => $this === self::Stay || $this === self::GoOn,
+            ProposalKind::Lighten => $this === self::Lighten,
+            ProposalKind::Finish => $this === self::Stop,
+            ProposalKind::StepUp => $this === self::StepUp,
         };
     }
 }

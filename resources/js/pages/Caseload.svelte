@@ -3,14 +3,35 @@
     import Room from '../components/Room.svelte';
     import Tally from '../components/Tally.svelte';
     import { plural } from '../lib/format';
+    import { EVERYONE, filtered, isFiltering, type Filter } from '../lib/caseloadFilter';
+    import { parsed, sessionStore } from '../lib/deviceStore';
+    import { isTyping } from '../lib/shortcuts';
     import type { CaseloadLine } from '../types/pages';
 
-    let { lines }: { lines: CaseloadLine[] } = $props();
+    let { lines, me }: { lines: CaseloadLine[]; me: number } = $props();
+
+    /** Kept for this tab, so that Back finds the caseload as it was. */
+    const KEY = 'ivory-pace:caseload';
+    let filter = $state<Filter>({ ...EVERYONE, ...parsed<Partial<Filter>>(sessionStore.read(KEY)) });
+    let searchField: HTMLInputElement | undefined = $state();
+    $effect(() => sessionStore.write(KEY, JSON.stringify(filter)));
+
+    const shown = $derived(filtered(lines, filter, me));
+    const reasons = $derived([...new Map(lines.map((line) => [line.reason, line.heading]))]);
+    const flags = $derived([...new Set(lines.flatMap((line) => line.flags))].sort((a, b) => a.localeCompare(b)));
+
+    function key(event: KeyboardEvent): void {
+        if (event.key === '/' && !isTyping(event.target)) {
+            event.preventDefault();
+            searchField?.focus();
+        }
+        if (event.key === 'Escape' && event.target === searchField) filter.search = '';
+    }
 
     const urgent = ['red-flag', 'get-help', 'paused', 'stopped-once'];
     const groups = $derived.by(() => {
         const byReason: { reason: string; heading: string; lines: CaseloadLine[] }[] = [];
-        for (const line of lines) {
+        for (const line of shown) {
             const last = byReason[byReason.length - 1];
             if (last?.reason === line.reason) last.lines.push(line);
             else byReason.push({ reason: line.reason, heading: line.heading, lines: [line] });
@@ -19,11 +40,23 @@
     });
 </script>
 
+<svelte:window onkeydown={key} />
+
 <Room title="Caseload" current="caseload">
-    <div class="flex items-baseline justify-between pt-4 pb-3">
+    <div class="flex flex-wrap items-baseline justify-between gap-x-6 pt-4 pb-2">
         <h1 class="text-[1.45rem]">Who needs me</h1>
         <span class="text-muted">{plural(lines.length, 'patient', 'patients')}, most urgent first · tallies of 14 days</span>
     </div>
+    {#if lines.length > 0}
+        <form class="flex flex-wrap items-baseline gap-x-5 gap-y-1 pb-3 text-[0.925rem]" role="search" aria-label="Patients" onsubmit={(event) => event.preventDefault()}>
+            <label>Find <input type="search" class="slot small w-[14rem] !text-left" bind:this={searchField} bind:value={filter.search} aria-keyshortcuts="/" autocomplete="off" /></label>
+            <label>Whose <select class="slot small" bind:value={filter.whose}><option value="clinic">the clinic’s</option><option value="mine">mine</option></select></label>
+            <label>Why <select class="slot small" bind:value={filter.reason}><option value="">any reason</option>{#each reasons as [reason, heading] (reason)}<option value={reason}>{heading.toLowerCase()}</option>{/each}</select></label>
+            <label>Flag <select class="slot small" bind:value={filter.flag}><option value="">any or none</option>{#each flags as flag (flag)}<option value={flag}>{flag}</option>{/each}</select></label>
+            {#if isFiltering(filter)}<span role="status" class="text-muted">{shown.length} of {lines.length}</span><button type="button" class="linklike" onclick={() => { filter = { ...EVERYONE }; }}>Show all</button>{/if}
+        </form>
+        {#if shown.length === 0}<p class="border-t border-rule pt-6">Nobody fits. <button type="button" class="linklike" onclick={() => { filter = { ...EVERYONE }; }}>Show all again</button></p>{/if}
+    {/if}
     {#if lines.length === 0}
         <p class="border-t border-rule pt-6">No patients yet. <Link href="/patients/new" class="linklike">Add the first one.</Link></p>
     {/if}

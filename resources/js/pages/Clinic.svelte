@@ -1,6 +1,7 @@
 <script lang="ts">
     import { Link, router } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
+    import Thresholds from '../components/Thresholds.svelte';
     import Trail from '../components/Trail.svelte';
     import type { Choice, TrailLine } from '../types/pages';
 
@@ -8,11 +9,13 @@
         clinic: { name: string; time_zone: string; emergency_wording: string };
         people: { id: number; name: string; profession: string; role: string; role_label: string }[];
         roles: Choice[];
+        thresholds: { name: string; label: string; value: number; shipped: number }[];
+        agreement: { decisions: number; share: number | null };
         is_lead: boolean;
         trail: TrailLine[] | null;
     }
 
-    let { clinic, people, roles, is_lead, trail }: Props = $props();
+    let { clinic, people, roles, thresholds, agreement, is_lead, trail }: Props = $props();
     let trouble = $state('');
 
     function give(id: number, role: string): void {
@@ -41,7 +44,11 @@
             <p class="border-l-4 border-clay bg-card px-4 py-2">{clinic.emergency_wording}</p>
         </section>
         <section>
-            <h2 class="mb-1 text-[1.15rem]">Who opened and changed what</h2>
+            <h2 class="mb-1 text-[1.15rem]">When something is proposed</h2>
+            <p class="mb-1 text-[0.925rem] text-muted">The rules are asked from top to bottom. A proposal is never applied by itself.</p>
+            <Thresholds lines={thresholds} canChange={is_lead} />
+            <p class="mt-3 text-[0.925rem]">{#if agreement.share === null}<span class="text-muted">How often decisions follow the proposals is shown from 10 decisions a year on; there are {agreement.decisions}.</span>{:else}<strong>{Math.round(agreement.share * 100)} %</strong> of {agreement.decisions} decisions in the last year followed the proposal.{/if}</p>
+            <h2 class="mt-6 mb-1 text-[1.15rem]">Who opened and changed what</h2>
             {#if trail}<Trail lines={trail} withPatient />{:else}<p class="text-muted">The clinic’s lead sees this.</p>{/if}
         </section>
     </div>

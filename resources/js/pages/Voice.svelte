@@ -105,7 +105,7 @@
                         {#each group.lines as line (line.line)}
                             {@const clip = kept[line.line]}
                             <li class="border-t border-rule py-1.5">
-                                <span class="flex items-baseline justify-between gap-2"><strong>{line.text}</strong><span class="text-sm text-muted">{clip ? `${(clip.ms / 1000).toFixed(2)} s` : `at most ${line.longest_s} s`}</span></span>
+                                <span class="flex items-baseline justify-between gap-2"><strong>{line.text}</strong><span class="text-sm whitespace-nowrap text-muted">{clip ? `${(clip.ms / 1000).toFixed(2)} s` : `at most ${line.longest_s} s`}</span></span>
                                 <span class="flex gap-3 text-sm">
                                     {#if clip}
                                         <button type="button" class="linklike" onclick={() => hear(line.line)}>Hear<span class="visually-hidden"> {line.text}</span></button>

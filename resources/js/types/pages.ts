@@ -156,6 +156,9 @@ export interface AdherenceFigures {
 export interface CaseloadLine {
     id: string;
     name: string;
+    /** Id of the practitioner who is responsible. */
+    responsible: number;
+    flags: string[];
     prescribed: string | null;
     reason: string;
     heading: string;

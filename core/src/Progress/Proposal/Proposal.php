@@ -93,13 +93,13 @@ final readonly class Proposal
         $smooth = $facts->practices === 0 ? 0.0 : count(array_filter($facts->smooth)) / $facts->practices;
         $symptom = BeforeAfter::of($facts->ratings);
         $missing = array_values(array_filter([
-            ($facts->adherence ?? 0.0) >= $thresholds->highAdherence ? null : self::percent($facts->adherence ?? 0.0).' practised, below '.self::percent($thresholds->highAdherence),
-            $smooth >= $thresholds->highSmooth ? null : 'smooth in '.self::percent($smooth).' of all practices, below '.self::percent($thresholds->highSmooth),
+            ($facts->adherence ?? 0.0) >= $thresholds->highAdherence ? null : self::percent($facts->adherence ?? 0.0, $thresholds->highAdherence).' practised, below '.self::percent($thresholds->highAdherence),
+            $smooth >= $thresholds->highSmooth ? null : 'smooth in '.self::percent($smooth, $thresholds->highSmooth).' of all practices, below '.self::percent($thresholds->highSmooth),
             count($facts->efforts) < self::LEAST_RATED ? 'effort rated '.count($facts->efforts).' times only'
                 : ($effort <= $thresholds->easyEffort ? null : 'effort '.self::number($effort).', above '.self::number($thresholds->easyEffort)),
             $facts->stops === 0 ? null : 'stopped for a symptom once',
             $symptom === null || $symptom->rated < self::LEAST_RATED ? 'symptom rated before and after '.($symptom->rated ?? 0).' times only'
-                : ($symptom->shareNotWorse >= $thresholds->notWorse ? null : 'symptom no worse after '.self::percent($symptom->shareNotWorse).' of practices, below '.self::percent($thresholds->notWorse)),
+                : ($symptom->shareNotWorse >= $thresholds->notWorse ? null : 'symptom no worse after '.self::percent($symptom->shareNotWorse, $thresholds->notWorse).' of practices, below '.self::percent($thresholds->notWorse)),
             $facts->days >= $facts->gateDays ? null : "{$facts->days} days on this rung, of {$facts->gateDays}",
             $facts->isAtCap ? 'there is no next rung' : null,
         ]));
@@ -131,9 +131,12 @@ final readonly class Proposal
         return $values === [] ? 0.0 : count(array_filter($values)) / count($values);
     }
 
-    private static function percent(float $share): string
+    /** Rounded, but never up to the mark that it stays below. */
+    private static function percent(float $share, ?float $mark = null): string
     {
-        return floor($share * 100).' %';
+        $rounded = round($share * 100);
+
+        return ($mark !== null && $share < $mark && $rounded >= round($mark * 100) ? floor($share * 100) : $rounded).' %';
     }
 
     private static function number(float $value): string

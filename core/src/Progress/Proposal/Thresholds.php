@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Proposal;
 
+use IvoryPace\Fields;
 use IvoryPace\InvalidValue;
 
 /** From which numbers on something is proposed. Common practice; a clinic may set its own. */
@@ -55,6 +56,56 @@ final readonly class Thresholds
                 throw InvalidValue::because(sprintf('%s has to be less than %s: now both could be proposed at once.', self::words($less), lcfirst(self::words($more))));
             }
         }
+    }
+
+    /** What each is called and counted in, in the order in which the rules ask for them; shares are per cent to people. */
+    private const LABELS = [
+        'stops' => 'Step back from so many stops for a symptom', 'hardEffort' => 'Step back from this effort (0–10)', 'lowSmooth' => 'Step back when smooth in less than, %',
+        'leastDays' => 'Too early below so many days', 'leastPractices' => 'Too early below so many practices', 'lowAdherence' => 'Lighten when practised less than, %',
+        'lightEffort' => 'Lighten up to this effort (0–10)', 'goalDays' => 'Finish after so many days at the goal', 'highAdherence' => 'Step up from practised, %',
+        'highSmooth' => 'Step up from smooth in, %', 'easyEffort' => 'Step up up to this effort (0–10)', 'notWorse' => 'Step up when no worse after, % of practices',
+    ];
+
+    private const SHARES = ['lowSmooth', 'highSmooth', 'lowAdherence', 'highAdherence', 'notWorse'];
+
+    private const WHOLE = ['leastDays', 'leastPractices', 'stops', 'goalDays'];
+
+    /**
+     * Reads what people type: shares in per cent, missing ones as shipped.
+     *
+     * @param  array<string, mixed>  $input
+     * @return array{self|null, array<string, string>} null when it cannot be read; errors by field, "" for a contradiction
+     */
+    public static function read(array $input): array
+    {
+        $fields = new Fields($input);
+        $values = [];
+        foreach (self::LABELS as $name => $label) {
+            if ($fields->text($name) === '') {
+                continue;
+            }
+            $by = in_array($name, self::SHARES, true) ? 100 : 1;
+            [$low, $high] = self::POSSIBLE[$name];
+            $values[$name] = $fields->attempt($name, fn () => in_array($name, self::WHOLE, true)
+                ? $fields->whole($name, (int) $low, (int) $high, strtolower(self::words($name))) : $fields->numberIn($name, $low * $by, $high * $by, $by === 100 ? '%' : 'of effort') / $by);
+        }
+        if ($fields->errors() !== []) {
+            return [null, $fields->errors()];
+        }
+        try {
+            return [new self(...$values), []];
+        } catch (InvalidValue $problem) {
+            return [null, ['' => $problem->getMessage()]];
+        }
+    }
+
+    /** @return list<array{name: string, label: string, value: float|int, shipped: float|int}> as people read them, shares in per cent */
+    public function lines(): array
+    {
+        $shipped = new self;
+        $shown = fn (self $of, string $name): float|int => in_array($name, self::SHARES, true) ? round($of->$name * 100, 1) : $of->$name;
+
+        return array_map(fn (string $name) => ['name' => $name, 'label' => self::LABELS[$name], 'value' => $shown($this, $name), 'shipped' => $shown($shipped, $name)], array_keys(self::LABELS));
     }
 
     /** "Easy effort", from "easyEffort". */

@@ -10,6 +10,7 @@ use IvoryPace\Progress\Proposal\ProposalFacts;
 use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Progress\Proposal\ReliablyWorse;
 use IvoryPace\Progress\Proposal\Thresholds;
+use IvoryPace\Session\Decision;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -117,6 +118,12 @@ final class ProposalTest extends TestCase
         self::assertSame(ProposalKind::TooEarly, Proposal::for(new ProposalFacts)->kind, 'a patient with no data');
     }
 
+    public function test_a_share_just_below_its_mark_is_not_rounded_up_to_it(): void
+    {
+        self::assertStringContainsString('79 % practised, below 80 %', $this->propose(['adherence' => 0.7999])->because);
+        self::assertStringContainsString('97 % practised', $this->propose(['adherence' => 0.968])->because);
+    }
+
     public function test_a_clinic_sets_its_own_thresholds_and_contradictions_are_refused(): void
     {
         self::assertSame(ProposalKind::Stay, Proposal::for(new ProposalFacts(...self::GOOD), new Thresholds(highAdherence: 0.9))->kind);
@@ -127,6 +134,18 @@ final class ProposalTest extends TestCase
             } catch (InvalidValue $problem) {
                 self::assertMatchesRegularExpression('/outside|less than/', $problem->getMessage());
             }
+        }
+    }
+
+    public function test_a_decision_follows_a_proposal_or_not(): void
+    {
+        self::assertTrue(Decision::StepUp->follows(ProposalKind::StepUp));
+        self::assertFalse(Decision::StepUp->follows(ProposalKind::Stay));
+        self::assertTrue(Decision::GoOn->follows(ProposalKind::TooEarly));
+        self::assertNull(Decision::Pause->follows(ProposalKind::Look));
+        foreach (ProposalKind::cases() as $kind) {
+            $following = array_filter(Decision::cases(), fn (Decision $decision) => $decision->follows($kind) === true);
+            self::assertSame($kind === ProposalKind::Look ? 0 : 1, min(1, count($following)), $kind->value);
         }
     }
 

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use IvoryPace\Progress\Proposal\ProposalKind;
+use IvoryPace\Session\Decision;
+
+/**
+ * What was decided for an exercise in a session, beside what had been proposed. The last word of the session counts.
+ *
+ * @property int $id
+ * @property string $care_session_id
+ * @property int $clinic_id
+ * @property string $lineage
+ * @property ProposalKind|null $proposed
+ * @property Decision $decided
+ * @property bool|null $agrees null where nothing was proposed that could be followed
+ * @property CarbonImmutable $decided_at
+ */
+final class MadeDecision extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'decisions';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime'];
+    }
+}

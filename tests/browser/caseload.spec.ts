@@ -1,0 +1,46 @@
+import { expect, expectNoAxeViolations, signIn, test } from './support';
+
+test('the Caseload is searched as one types and filtered, by keyboard, and Back finds it as it was', async ({ page }) => {
+    await signIn(page);
+    await page.keyboard.press('/');
+    await expect(page.getByRole('searchbox', { name: 'Find' })).toBeFocused();
+    await page.keyboard.type('fenw');
+    await expect(page.getByRole('link', { name: 'Bram Fenwick', exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Edda Korhonen', exact: true })).toHaveCount(0);
+    await expectNoAxeViolations(page);
+    await page.getByRole('link', { name: 'Bram Fenwick', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Bram Fenwick', exact: true })).toBeVisible();
+    await page.goBack();
+    await expect(page.getByRole('searchbox', { name: 'Find' })).toHaveValue('fenw');
+    await expect(page.getByRole('link', { name: 'Edda Korhonen', exact: true })).toHaveCount(0);
+    await page.getByRole('searchbox', { name: 'Find' }).fill('nobody of this name');
+    await expect(page.getByText('Nobody fits.')).toBeVisible();
+    await page.getByRole('button', { name: 'Show all again' }).click();
+    await page.getByLabel('Flag').selectOption('COPD');
+    await expect(page.getByRole('link', { name: 'Bram Fenwick', exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Edda Korhonen', exact: true })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Show all' }).click();
+    // Edda is Idris's patient.
+    await page.getByLabel('Whose').selectOption('mine');
+    await expect(page.getByRole('link', { name: 'Edda Korhonen', exact: true })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Show all' }).click();
+    await expect(page.getByRole('link', { name: 'Edda Korhonen', exact: true })).toBeVisible();
+});
+
+test('the lead sets the thresholds; a contradiction is named and nothing typed is lost', async ({ page }) => {
+    await signIn(page, 'gwen@millrace.example');
+    await page.goto('/clinic');
+    await page.getByLabel(/^Step up up to this effort/).fill('9');
+    await page.getByRole('button', { name: 'Keep the thresholds' }).click();
+    await expect(page.getByText('Easy effort has to be less than hard effort')).toBeVisible();
+    await expect(page.getByLabel(/^Step up up to this effort/)).toHaveValue('9');
+    await page.getByLabel(/^Step up up to this effort/).fill('2');
+    await page.getByLabel(/^Step up from practised/).fill('many');
+    await page.getByRole('button', { name: 'Keep the thresholds' }).click();
+    await expect(page.getByLabel(/^Step up from practised/)).toHaveAttribute('aria-invalid', 'true');
+    await page.getByLabel(/^Step up from practised/).fill('85');
+    await page.getByRole('button', { name: 'Keep the thresholds' }).click();
+    await expect(page.getByText('Thresholds kept. Proposals follow them from now on.')).toBeVisible();
+    await expect(page.getByText('shipped 80')).toBeVisible();
+    await expectNoAxeViolations(page);
+});
