@@ -39,7 +39,7 @@ final class CourseOf
             'new_findings' => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
                 'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
             ]),
-            ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => []] : self::course($patient, $programme, $now)),
+            ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => []] : self::course($patient, $programme, $now)),
         ];
     }
 
@@ -75,6 +75,7 @@ final class CourseOf
             ],
             'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->reverse()->take(10)
                 ->map(fn (Practice $practice) => self::stop($practice, $programme, $patient))->values(),
+            'trends' => TrendsOf::patient($patient, $first, $practices),
             'put_offs' => $putOffs->take(10)->map(fn (PutOffPractice $said) => [
                 'on' => $said->day->format('D j M'), 'exercise' => self::nameOf($said->lineage, $programme), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
             ])->values(),

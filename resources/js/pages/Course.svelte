@@ -9,7 +9,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, programme, stops, practices, put_offs, home_checks }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, programme, stops, practices, put_offs, home_checks, trends }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -57,6 +57,10 @@
                 {#if put_offs.length > 0}
                     <h2 class="mt-4 mb-1 text-[1.05rem]">Not today</h2>
                     <ul>{#each put_offs as said, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{said.reason}</strong> · {said.on}, {said.anchor.toLowerCase()}, {said.exercise}</li>{/each}</ul>
+                {/if}
+                {#if trends.length > 0}
+                    <h2 class="mt-4 mb-1 text-[1.05rem]">From the diary</h2>
+                    <ul>{#each trends as each (each.name)}<li class="border-t border-rule py-1.5 text-[0.925rem]"><strong>{each.name}.</strong> {each.trend}{#if each.days}<span class="block text-muted">{each.days}</span>{/if}</li>{/each}</ul>
                 {/if}
                 {#if home_checks.length > 0}
                     <h2 class="mt-4 mb-1 text-[1.05rem]">Tapped at home</h2>

@@ -46,7 +46,9 @@
         .filter(({ here }) => here?.done !== true).map(({ form, here }) => ({ ...form, answered: here ? Object.keys(here.answers).length : form.answered })));
     const checkDue = $derived(today.check_due && !waiting.some((each) => each.kind === 'check' && each.refused === null));
 
-    $effect(() => { void next?.anchor; puttingOff = false; });
+    /** Another practice is next: its own question is not asked yet. The same one, fetched anew, keeps what is open. */
+    const nextKey = $derived(next ? `${next.lineage}:${next.anchor}` : '');
+    $effect(() => { void nextKey; puttingOff = false; });
 </script>
 
 <main>

@@ -51,6 +51,7 @@ export interface CourseProps {
     programme: CourseProgramme | null;
     stops: CourseStop[];
     practices: CoursePractice[];
+    trends: { name: string; trend: string; days: string | null }[];
     put_offs: { on: string; exercise: string; anchor: string; reason: string }[];
     home_checks: { on: string; rate: number; doubtful: number }[];
 }
