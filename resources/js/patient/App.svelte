@@ -115,8 +115,7 @@
     /** What is used as needed is at hand before the PIN. */
     async function atHand(): Promise<void> {
         try {
-            needed = await fetchPage('needed');
-            outbox.belongTo(needed.owner);
+            await fetchPage('needed', (fresh) => { needed = fresh; outbox.belongTo(fresh.owner); });
         } catch {
             needed = await keptPage('needed');
         }
@@ -143,13 +142,14 @@
 
     async function load(hasChanged = false): Promise<void> {
         try {
-            const fresh = await fetchPage('today');
-            outbox.belongTo(fresh.owner);
+            await fetchPage('today', (fresh) => {
+                outbox.belongTo(fresh.owner);
+                now = Date.now();
+                bundle = fresh;
+                isOffline = false;
+                trouble = '';
+            });
             offset = await clockOffset();
-            now = Date.now();
-            bundle = fresh;
-            isOffline = false;
-            trouble = '';
             void fetchAhead(hasChanged);
         } catch (problem) {
             if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return lockedMeanwhile();

@@ -15,17 +15,18 @@ const FETCH = {
 
 interface Pages { today: Bundle; needed: NeededData; diary: DiaryData; progress: ProgressData; sheet: SheetData | null }
 
-/** Fetches a page anew and keeps it. */
-export async function fetchPage<K extends keyof Pages>(name: K): Promise<Pages[K]> {
-    const delivered = outbox.delivered();
+/**
+ * Fetches a page anew, keeps it and shows it. What had been delivered before is in it then, and only when it is shown is
+ * that forgotten here: otherwise what was done would be undone for a moment.
+ */
+export async function fetchPage<K extends keyof Pages>(name: K, show: (page: Pages[K]) => void = () => undefined): Promise<void> {
+    const delivered = outbox.delivered().filter((id) => (name === 'diary' ? id.startsWith('diary:') : name === 'today' && !id.startsWith('diary:')));
     const asked = Date.now();
     const page = (await FETCH[name]()) as Pages[K];
     if (name === 'today') await store.keep('clock', Date.parse((page as Bundle).now) - (asked + Date.now()) / 2);
     await store.keep(name, page);
-    // The diary and Today show what had been delivered; both are fetched after each delivery.
-    if (name === 'today') await outbox.forgetDelivered(delivered.filter((id) => !id.startsWith('diary:')));
-    if (name === 'diary') await outbox.forgetDelivered(delivered.filter((id) => id.startsWith('diary:')));
-    return page;
+    show(page);
+    await outbox.forgetDelivered(delivered);
 }
 
 export const keptPage = <K extends keyof Pages>(name: K): Promise<Pages[K] | null> => store.kept<Pages[K]>(name);
@@ -38,7 +39,7 @@ export async function showPage<K extends keyof Pages>(name: K, show: (page: Page
     const kept = await keptPage(name);
     if (kept !== null) show(kept);
     try {
-        show(await fetchPage(name));
+        await fetchPage(name, show);
     } catch {
         return kept !== null;
     }
