@@ -20,6 +20,8 @@
 
     let working = $state(false);
     let copied = $state(false);
+    /** What could not be taken into the record, and why. */
+    let unsettled = $state<{ id: number; text: string } | null>(null);
     const isLoopback = $derived(/\/\/(127\.|localhost)/.test(public_address));
 
     function make(): void {
@@ -31,7 +33,8 @@
     }
 
     function settle(id: number, accept: boolean): void {
-        router.post(`/patients/${patient.id}/kept-aside/${id}`, { accept }, { preserveScroll: true });
+        unsettled = null;
+        router.post(`/patients/${patient.id}/kept-aside/${id}`, { accept }, { preserveScroll: true, onError: (errors) => { unsettled = { id, text: Object.values(errors)[0] ?? '' }; } });
     }
 
     function withdraw(): void {
@@ -91,7 +94,7 @@
                 <ul class="mt-2">
                     {#each kept_aside as kept (kept.id)}
                         <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
-                            <span class={kept.urgent ? 'font-semibold text-clay' : ''}>{kept.what}<span class="block text-sm font-normal text-muted">{kept.device}, received {kept.on}</span></span>
+                            <span class={kept.urgent ? 'font-semibold text-clay' : ''}>{kept.what}<span class="block text-sm font-normal text-muted">{kept.device}, received {kept.on}</span>{#if unsettled?.id === kept.id}<span class="block text-sm font-semibold text-clay" role="alert">It cannot be taken into the record: {unsettled.text} Refuse it, or ask the patient.</span>{/if}</span>
                             <span class="flex gap-3 whitespace-nowrap">
                                 <button type="button" class="linklike" onclick={() => settle(kept.id, true)}>Accept<span class="visually-hidden"> {kept.what}</span></button>
                                 <button type="button" class="linklike" onclick={() => settle(kept.id, false)}>Refuse<span class="visually-hidden"> {kept.what}</span></button>
