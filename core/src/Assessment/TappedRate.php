@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Assessment;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Median;
 use IvoryPace\Numbers;
 
 /**
@@ -66,9 +67,7 @@ final readonly class TappedRate
             $intervals[] = ($moments[$index] - $moments[$index - 1]) / 1000;
         }
         $n = count($intervals);
-        $sorted = $intervals;
-        sort($sorted);
-        $median = ($sorted[intdiv($n - 1, 2)] + $sorted[intdiv($n, 2)]) / 2;
+        $median = Median::of($intervals);
         $mean = array_sum($intervals) / $n;
         $variance = array_sum(array_map(fn (float $each) => ($each - $mean) ** 2, $intervals)) / ($n - 1);
         $last = $moments[count($moments) - 1];

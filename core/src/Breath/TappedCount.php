@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Breath;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Median;
 use IvoryPace\Numbers;
 
 /** The length of a count as somebody tapped it, along with a breath or a voice. */
@@ -44,9 +45,8 @@ final readonly class TappedCount
             }
             $before = $tap;
         }
-        sort($intervals);
         $n = count($intervals);
-        $median = ($intervals[intdiv($n - 1, 2)] + $intervals[intdiv($n, 2)]) / 2;
+        $median = Median::of($intervals);
         $mean = array_sum($intervals) / $n;
         $variance = array_sum(array_map(fn (float $each) => ($each - $mean) ** 2, $intervals)) / ($n - 1);
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
+use IvoryPace\Median;
+
 /**
  * How a rating was at first and how it is lately, for the patient: the medians of the first and the last rated days, up
  * to seven of each, which never overlap. Common practice.
@@ -33,21 +35,12 @@ final readonly class ThenNow
         }
         $days = min(self::WINDOW, intdiv(count($ratings), 2));
 
-        return new self(self::median(array_slice($ratings, 0, $days)), self::median(array_slice($ratings, -$days)), $days);
+        return new self(Median::of(array_slice($ratings, 0, $days)), Median::of(array_slice($ratings, -$days)), $days);
     }
 
     /** -1 lower, 1 higher, 0 about the same. */
     public function direction(): int
     {
         return abs($this->now - $this->then) < self::CLEAR ? 0 : ($this->now <=> $this->then);
-    }
-
-    /** @param  non-empty-list<int|float>|list<int|float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $n = count($values);
-
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 }

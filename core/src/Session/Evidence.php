@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Session;
 
+use IvoryPace\Median;
+
 /**
  * What an exercise's practices say, in numbers. A rating that is missing is left out, and never counts as good: how
  * many there were stands beside every share.
@@ -97,12 +99,6 @@ final readonly class Evidence
     /** @param  list<int>  $values */
     private static function median(array $values): ?float
     {
-        if ($values === []) {
-            return null;
-        }
-        sort($values);
-        $n = count($values);
-
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
+        return $values === [] ? null : Median::of($values);
     }
 }

@@ -32,7 +32,7 @@
     const entries = $derived.by((): DiaryEntry[] => {
         const here = waiting.filter((item) => item.kind === 'diary' && item.refused === null).map((item) => item.body as Body);
         const others = (diary?.entries ?? []).filter((entry) => !here.some((body) => body.day === entry.date));
-        return [...others, ...here.map((body) => ({ date: body.day, ratings: body.ratings, sleep: body.sleep, text: body.text, late: body.day !== body.written_at.slice(0, 10) }))].sort((a, b) => a.date.localeCompare(b.date));
+        return [...others, ...here.map((body) => ({ date: body.day, ratings: body.ratings, sleep: body.sleep, text: body.text, late: body.day !== todayIs }))].sort((a, b) => a.date.localeCompare(b.date));
     });
     const isUnsent = $derived(waiting.some((item) => item.id === `diary:${day}` && !item.delivered && item.refused === null));
     const series = $derived.by(() => {

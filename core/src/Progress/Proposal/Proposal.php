@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Proposal;
 
+use IvoryPace\Median;
+use IvoryPace\Numbers;
 use IvoryPace\Progress\Trend\BeforeAfter;
 
 /**
@@ -52,7 +54,7 @@ final readonly class Proposal
 
         return match (true) {
             count($facts->efforts) >= self::LEAST_RATED && $effort >= $thresholds->hardEffort => new self(
-                ProposalKind::StepBack, sprintf('Effort is %s of 10 in the middle of %d rated practices.', self::number($effort), count($facts->efforts)),
+                ProposalKind::StepBack, sprintf('Effort is %s of 10 in the middle of %d rated practices.', Numbers::print($effort), count($facts->efforts)),
             ),
             count($facts->smooth) >= self::LEAST_RATED && $smooth < $thresholds->lowSmooth => new self(
                 ProposalKind::StepBack, sprintf('Smooth in %s of %d rated practices.', self::percent($smooth), count($facts->smooth)),
@@ -76,7 +78,7 @@ final readonly class Proposal
 
         return $facts->adherence !== null && $facts->adherence < $thresholds->lowAdherence && $isLight
             ? new self(ProposalKind::Lighten, sprintf(
-                '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.', self::percent($facts->adherence), self::number($effort),
+                '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.', self::percent($facts->adherence), Numbers::print($effort),
             ))
             : null;
     }
@@ -96,7 +98,7 @@ final readonly class Proposal
             ($facts->adherence ?? 0.0) >= $thresholds->highAdherence ? null : self::percent($facts->adherence ?? 0.0, $thresholds->highAdherence).' practised, below '.self::percent($thresholds->highAdherence),
             $smooth >= $thresholds->highSmooth ? null : 'smooth in '.self::percent($smooth, $thresholds->highSmooth).' of all practices, below '.self::percent($thresholds->highSmooth),
             count($facts->efforts) < self::LEAST_RATED ? 'effort rated '.count($facts->efforts).' times only'
-                : ($effort <= $thresholds->easyEffort ? null : 'effort '.self::number($effort).', above '.self::number($thresholds->easyEffort)),
+                : ($effort <= $thresholds->easyEffort ? null : 'effort '.Numbers::print($effort).', above '.Numbers::print($thresholds->easyEffort)),
             $facts->stops === 0 ? null : 'stopped for a symptom once',
             $symptom === null || $symptom->rated < self::LEAST_RATED ? 'symptom rated before and after '.($symptom->rated ?? 0).' times only'
                 : ($symptom->shareNotWorse >= $thresholds->notWorse ? null : 'symptom no worse after '.self::percent($symptom->shareNotWorse, $thresholds->notWorse).' of practices, below '.self::percent($thresholds->notWorse)),
@@ -109,20 +111,14 @@ final readonly class Proposal
 
         return new self(ProposalKind::StepUp, sprintf(
             '%s practised, smooth in %s, effort %s, symptom no worse after %s of %d rated practices, no stop.',
-            self::percent($facts->adherence ?? 0.0), self::percent($smooth), self::number($effort), self::percent($symptom->shareNotWorse ?? 0.0), $symptom->rated ?? 0,
+            self::percent($facts->adherence ?? 0.0), self::percent($smooth), Numbers::print($effort), self::percent($symptom->shareNotWorse ?? 0.0), $symptom->rated ?? 0,
         ));
     }
 
     /** @param  list<int>  $values */
     private static function median(array $values): float
     {
-        if ($values === []) {
-            return 0.0;
-        }
-        sort($values);
-        $n = count($values);
-
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
+        return $values === [] ? 0.0 : Median::of($values);
     }
 
     /** @param  list<bool>  $values */
@@ -137,10 +133,5 @@ final readonly class Proposal
         $rounded = round($share * 100);
 
         return ($mark !== null && $share < $mark && $rounded >= round($mark * 100) ? floor($share * 100) : $rounded).' %';
-    }
-
-    private static function number(float $value): string
-    {
-        return rtrim(rtrim(number_format($value, 1), '0'), '.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Proposal;
 
+use IvoryPace\Median;
 use IvoryPace\Progress\Trend\TheilSen;
 
 /**
@@ -28,18 +29,10 @@ final class ReliablyWorse
         }
         ksort($ratings);
         $values = array_values($ratings);
-        $then = self::median(array_slice($values, 0, self::WINDOW));
-        $now = self::median(array_slice($values, -self::WINDOW));
+        $then = Median::of(array_slice($values, 0, self::WINDOW));
+        $now = Median::of(array_slice($values, -self::WINDOW));
         $trend = TheilSen::of($ratings);
 
         return $now - $then >= self::POINTS && $trend !== null && $trend->low > 0 ? ['then' => $then, 'now' => $now] : null;
-    }
-
-    /** @param  list<int|float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-
-        return (float) $values[intdiv(count($values), 2)];
     }
 }

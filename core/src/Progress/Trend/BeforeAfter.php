@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Trend;
 
+use IvoryPace\Median;
+
 /** What single practices do for the rated symptom: the median change, and the share that got lower. */
 final readonly class BeforeAfter
 {
@@ -18,11 +20,10 @@ final readonly class BeforeAfter
             return null;
         }
         $changes = array_map(fn (array $pair) => $pair[1] - $pair[0], $pairs);
-        sort($changes);
         $n = count($changes);
 
         return new self(
-            ($changes[intdiv($n - 1, 2)] + $changes[intdiv($n, 2)]) / 2,
+            Median::of($changes),
             count(array_filter($changes, fn (int $change) => $change < 0)) / $n,
             count(array_filter($changes, fn (int $change) => $change <= 0)) / $n,
             $n,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Progress\Trend;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Median;
 
 /**
  * A slope that single odd days do not pull: the median of the slopes between all pairs of days, with an interval.
@@ -51,13 +52,13 @@ final readonly class TheilSen
         $variance = ($n * ($n - 1) * (2 * $n + 5) - self::ties($scores)) / 18;
         $half = self::Z_95 * sqrt(max(0.0, $variance));
         $pairs = count($slopes);
-        $slope = self::median($slopes);
+        $slope = Median::of($slopes);
 
         return new self(
             $slope,
             $slopes[max((int) self::even(($pairs - $half) / 2) - 1, 0)],
             $slopes[min((int) self::even(($pairs + $half) / 2), $pairs - 1)],
-            self::median($scores) - $slope * self::median($days),
+            Median::of($scores) - $slope * Median::of($days),
         );
     }
 
@@ -77,14 +78,5 @@ final readonly class TheilSen
     private static function ties(array $scores): int
     {
         return (int) array_sum(array_map(fn (int $k) => $k * ($k - 1) * (2 * $k + 5), array_count_values(array_map(fn (float $score) => (string) $score, $scores))));
-    }
-
-    /** @param  list<float|int>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $n = count($values);
-
-        return ($values[intdiv($n - 1, 2)] + $values[intdiv($n, 2)]) / 2;
     }
 }
