@@ -30,11 +30,11 @@ test('the Caseload is searched as one types and filtered, by keyboard, and Back 
 test('the lead sets the thresholds; a contradiction is named and nothing typed is lost', async ({ page }) => {
     await signIn(page, 'gwen@millrace.example');
     await page.goto('/clinic');
-    await page.getByLabel(/^Step up up to this effort/).fill('9');
+    await page.getByLabel(/^Step up at this effort or less/).fill('9');
     await page.getByRole('button', { name: 'Keep the thresholds' }).click();
     await expect(page.getByText('Easy effort has to be less than hard effort')).toBeVisible();
-    await expect(page.getByLabel(/^Step up up to this effort/)).toHaveValue('9');
-    await page.getByLabel(/^Step up up to this effort/).fill('2');
+    await expect(page.getByLabel(/^Step up at this effort or less/)).toHaveValue('9');
+    await page.getByLabel(/^Step up at this effort or less/).fill('2');
     await page.getByLabel(/^Step up from practised/).fill('many');
     await page.getByRole('button', { name: 'Keep the thresholds' }).click();
     await expect(page.getByLabel(/^Step up from practised/)).toHaveAttribute('aria-invalid', 'true');

@@ -47,7 +47,7 @@
             <h2 class="mb-1 text-[1.15rem]">When something is proposed</h2>
             <p class="mb-1 text-[0.925rem] text-muted">The rules are asked from top to bottom. A proposal is never applied by itself.</p>
             <Thresholds lines={thresholds} canChange={is_lead} />
-            <p class="mt-3 text-[0.925rem]">{#if agreement.share === null}<span class="text-muted">How often decisions follow the proposals is shown from 10 decisions a year on; there are {agreement.decisions}.</span>{:else}<strong>{Math.round(agreement.share * 100)} %</strong> of {agreement.decisions} decisions in the last year followed the proposal.{/if}</p>
+            <p class="mt-3 text-[0.925rem]">{#if agreement.share === null}<span class="text-muted">How often decisions follow the proposals is shown from 10 decisions a year on; so far {agreement.decisions}.</span>{:else}<strong>{Math.round(agreement.share * 100)} %</strong> of {agreement.decisions} decisions in the last year followed the proposal.{/if}</p>
             <h2 class="mt-6 mb-1 text-[1.15rem]">Who opened and changed what</h2>
             {#if trail}<Trail lines={trail} withPatient />{:else}<p class="text-muted">The clinic’s lead sees this.</p>{/if}
         </section>

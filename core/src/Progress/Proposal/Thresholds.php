@@ -62,8 +62,8 @@ final readonly class Thresholds
     private const LABELS = [
         'stops' => 'Step back from so many stops for a symptom', 'hardEffort' => 'Step back from this effort (0–10)', 'lowSmooth' => 'Step back when smooth in less than, %',
         'leastDays' => 'Too early below so many days', 'leastPractices' => 'Too early below so many practices', 'lowAdherence' => 'Lighten when practised less than, %',
-        'lightEffort' => 'Lighten up to this effort (0–10)', 'goalDays' => 'Finish after so many days at the goal', 'highAdherence' => 'Step up from practised, %',
-        'highSmooth' => 'Step up from smooth in, %', 'easyEffort' => 'Step up up to this effort (0–10)', 'notWorse' => 'Step up when no worse after, % of practices',
+        'lightEffort' => 'Lighten at this effort or less (0–10)', 'goalDays' => 'Finish after so many days at the goal', 'highAdherence' => 'Step up from practised, %',
+        'highSmooth' => 'Step up from smooth in, %', 'easyEffort' => 'Step up at this effort or less (0–10)', 'notWorse' => 'Step up when no worse after, % of practices',
     ];
 
     private const SHARES = ['lowSmooth', 'highSmooth', 'lowAdherence', 'highAdherence', 'notWorse'];
