@@ -13,7 +13,6 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Routing\Middleware\SubstituteBindings;
-use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -37,7 +36,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->group('patient', [
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
-            StartSession::class,
             FromOurPages::class,
             SubstituteBindings::class,
         ]);

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $label
  * @property string|null $pin
  * @property int $wrong_pins
+ * @property string|null $open_hash the key that the screen was opened with
+ * @property CarbonImmutable|null $open_until
  * @property CarbonImmutable|null $last_seen_at
  * @property CarbonImmutable|null $revoked_at
  * @property CarbonImmutable $created_at
@@ -32,7 +34,7 @@ final class Device extends Model implements AuthenticatableContract
 
     protected $guarded = [];
 
-    protected $hidden = ['credential_hash', 'pin'];
+    protected $hidden = ['credential_hash', 'pin', 'open_hash'];
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo
@@ -49,7 +51,7 @@ final class Device extends Model implements AuthenticatableContract
     protected function casts(): array
     {
         return [
-            'last_seen_at' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime',
+            'last_seen_at' => 'immutable_datetime', 'open_until' => 'immutable_datetime', 'revoked_at' => 'immutable_datetime',
             'created_at' => 'immutable_datetime', 'pin' => 'hashed',
         ];
     }

@@ -10,6 +10,7 @@ use App\Models\Consent;
 use App\Models\Device;
 use App\Support\AccessCode;
 use App\Support\DeviceGuard;
+use App\Support\ScreenLock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -102,7 +103,7 @@ final class AccessTest extends TestCase
         foreach (['12345' => 'short', '123456' => 'easy', '111222' => 'easy', '12a456' => 'digits', '1234567890123' => 'long'] as $pin => $problem) {
             $this->postJson('/api/v1/pin', ['pin' => (string) $pin])->assertUnprocessable()->assertJsonPath('errors.pin.0', __("patient.pin.$problem"));
         }
-        $this->postJson('/api/v1/pin', ['pin' => '480153'])->assertJson(['state' => 'ready']);
+        $this->hold($this->postJson('/api/v1/pin', ['pin' => '480153'])->assertJson(['state' => 'ready']));
         $this->getJson('/api/v1/today')->assertOk();
         $this->postJson('/api/v1/pin', ['pin' => '999153'])->assertStatus(409);
         self::assertNotSame('480153', $device->refresh()->pin);
@@ -131,10 +132,35 @@ final class AccessTest extends TestCase
         [$device, $credential] = $this->device();
         $this->fromDevice($credential);
         $this->postJson('/api/v1/unlock', ['pin' => '000000']);
-        $this->postJson('/api/v1/unlock', ['pin' => '480153'])->assertJson(['state' => 'ready']);
+        $this->unlock();
         self::assertSame(0, $device->refresh()->wrong_pins);
-        $this->postJson('/api/v1/lock')->assertJson(['state' => 'locked']);
-        $this->getJson('/api/v1/today')->assertStatus(423);
+    }
+
+    public function test_a_screen_locks_by_hand_after_half_an_hour_and_in_another_browser(): void
+    {
+        [$device, $credential] = $this->device();
+        $this->fromDevice($credential)->unlock();
+        $this->travel(20)->minutes();
+        $this->newRequests()->getJson('/api/v1/today')->assertOk();
+        $this->travel(25)->minutes();
+        $this->newRequests()->getJson('/api/v1/today')->assertOk();
+        $this->travel(31)->minutes();
+        $this->newRequests()->getJson('/api/v1/today')->assertStatus(423);
+
+        $this->unlock();
+        $this->newRequests()->postJson('/api/v1/lock')->assertJson(['state' => 'locked']);
+        // The key that an older answer may have brought back opens nothing any more.
+        $this->newRequests()->getJson('/api/v1/today')->assertStatus(423);
+        $this->unlock()->withCookie(ScreenLock::COOKIE, str_repeat('0', 64))->newRequests()->getJson('/api/v1/today')->assertStatus(423);
+        self::assertNotNull($device->refresh()->open_hash);
+    }
+
+    /** Who asks is found out anew, as in a request of its own. */
+    private function newRequests(): static
+    {
+        $this->app?->make('auth')->forgetGuards();
+
+        return $this;
     }
 
     public function test_a_device_that_was_signed_out_reaches_nothing(): void

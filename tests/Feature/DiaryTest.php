@@ -26,7 +26,7 @@ final class DiaryTest extends TestCase
         $this->screen();
         $this->tension = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'tension']);
         [, $credential] = $this->device();
-        $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
+        $this->fromDevice($credential)->unlock();
     }
 
     public function test_a_day_is_written_once_and_again_and_a_missed_one_is_late(): void

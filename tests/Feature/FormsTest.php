@@ -126,7 +126,7 @@ final class FormsTest extends TestCase
 
     private function openScreen(string $credential): void
     {
-        $this->fromDevice($credential)->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
+        $this->fromDevice($credential)->unlock();
     }
 
     private function ask(string $form, string $on): string

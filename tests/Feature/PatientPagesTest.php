@@ -100,7 +100,7 @@ final class PatientPagesTest extends TestCase
 
         $this->outbox('practice', $this->practiceLog($version, ['anchor' => null, 'breaths_done' => 0, 'recovered_after_s' => 95]))->assertStored();
         self::assertSame(1, $this->getJson('/api/v1/as-needed')->json('items.0.as_needed.done'));
-        $progress = $this->unlocked()->getJson('/api/v1/progress')->assertOk();
+        $progress = $this->unlock()->getJson('/api/v1/progress')->assertOk();
         self::assertSame([['name' => 'exercise.forward-lean.name', 'times' => 1, 'recovered' => [95]]], $progress->json('as_needed'));
         $course = $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")->viewData('page')['props'];
         self::assertStringContainsString('breath back after 1:35 min', $course['practices'][0]['got']);
@@ -114,7 +114,7 @@ final class PatientPagesTest extends TestCase
             $this->outbox('practice', $this->practiceLog($this->version, ['before' => 6]))->assertStored();
             $this->outbox('diary', ['day' => '2026-11-0'.(2 + $n), 'written_at' => now()->format('Y-m-d\TH:i:s\Z'), 'ratings' => [$symptom->id => $rating], 'sleep' => 5])->assertStored();
         }
-        $progress = $this->unlocked()->getJson('/api/v1/progress')->assertOk()->json();
+        $progress = $this->unlock()->getJson('/api/v1/progress')->assertOk()->json();
         self::assertSame(6, $progress['days_practised']);
         self::assertSame([
             ['name' => 'Your tension before practice', 'then' => 6, 'now' => 6, 'direction' => 0],
@@ -129,7 +129,7 @@ final class PatientPagesTest extends TestCase
 
     public function test_the_sheet_is_there_to_read_and_as_a_pdf(): void
     {
-        $sheet = $this->unlocked()->getJson('/api/v1/sheet')->assertOk()->json('sheet');
+        $sheet = $this->unlock()->getJson('/api/v1/sheet')->assertOk()->json('sheet');
         self::assertSame('Longer breath out', $sheet['items'][0]['name']);
         self::assertCount(4, $sheet['cautions']);
         self::assertArrayNotHasKey('patient', $sheet);
@@ -139,7 +139,7 @@ final class PatientPagesTest extends TestCase
     public function test_a_patient_signs_out_own_devices_and_no_others(): void
     {
         [$second] = $this->device();
-        $devices = $this->unlocked()->getJson('/api/v1/devices')->assertOk()->json('devices');
+        $devices = $this->unlock()->getJson('/api/v1/devices')->assertOk()->json('devices');
         self::assertCount(2, $devices);
         $this->deleteJson("/api/v1/devices/{$second->id}")->assertOk();
         self::assertNotNull($second->refresh()->revoked_at);
@@ -153,12 +153,5 @@ final class PatientPagesTest extends TestCase
         $this->deleteJson("/api/v1/devices/{$mine->id}")->assertOk()->assertCookieExpired('ivory_pace_device');
         $this->app?->make('auth')->forgetGuards();
         $this->getJson('/api/v1/today')->assertUnauthorized();
-    }
-
-    private function unlocked(): static
-    {
-        $this->postJson('/api/v1/unlock', ['pin' => '480153'])->assertOk();
-
-        return $this;
     }
 }

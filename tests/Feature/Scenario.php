@@ -18,10 +18,13 @@ use App\Models\ProgrammeVersion;
 use App\Outbox\Sent;
 use App\Support\ConsentText;
 use App\Support\DeviceGuard;
+use App\Support\ScreenLock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use IvoryPace\Assessment\Screening;
 use LogicException;
+use Symfony\Component\HttpFoundation\Response;
 
 /** People and programmes for the tests, made the way the application makes them. */
 trait Scenario
@@ -89,10 +92,22 @@ trait Scenario
         return $this->withCookie(DeviceGuard::COOKIE, $credential)->withHeader('X-Ivory-Pace', '1')->withCredentials();
     }
 
+    /** The PIN is typed, and the key that it brings is held from here on. */
+    protected function unlock(string $pin = '480153'): static
+    {
+        return $this->hold($this->postJson('/api/v1/unlock', ['pin' => $pin])->assertOk());
+    }
+
+    /** @param  TestResponse<Response>  $answer  to a PIN */
+    protected function hold(TestResponse $answer): static
+    {
+        return $this->withCookie(ScreenLock::COOKIE, (string) $answer->getCookie(ScreenLock::COOKIE)?->getValue());
+    }
+
     /** @return array<string, mixed> the present day as the device shows it, with its exercises */
     protected function todayOnDevice(string $pin = '480153'): array
     {
-        $this->postJson('/api/v1/unlock', ['pin' => $pin])->assertOk();
+        $this->unlock($pin);
         $bundle = $this->getJson('/api/v1/today')->assertOk()->json();
         $day = $bundle['days'][0];
 

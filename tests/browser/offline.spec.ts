@@ -44,9 +44,9 @@ test('without a network: practise, write the diary, read the sheet, restart the 
     await second.getByRole('button', { name: 'Keep this' }).click();
     await expect(second.getByText('3 entries wait on this device until there is a network: practice, diary.')).toBeVisible();
 
-    // Every page session is gone; the device's own credential is enough to deliver. The screen asks for the PIN again.
+    // The key to the screen is gone; the device's own credential is enough to deliver. The screen asks for the PIN again.
     watcher.expect(/^answer: 423 GET/);
-    await context.clearCookies({ name: 'ivory-pace-session' });
+    await context.clearCookies({ name: 'ivory_pace_screen' });
     const taken = sent(second, 'practice');
     await context.setOffline(false);
     await taken;

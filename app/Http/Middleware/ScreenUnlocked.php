@@ -18,6 +18,7 @@ final class ScreenUnlocked
     {
         $device = $request->user('device');
         abort_unless($device instanceof Device && ScreenLock::isOpenFor($request, $device), 423, 'Type your PIN first.');
+        ScreenLock::keepOpen($device);
 
         return $next($request);
     }

@@ -36,6 +36,8 @@
     let practising = $state.raw<Practising | null>(null);
     /** Typed in this tab: opens the screen on the server when the network comes back. */
     let typedPin = '';
+    /** Whenever the screen opens or closes: an answer to what was asked before that says nothing about it any more. */
+    let turn = 0;
 
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
     const isEntering = location.pathname === '/enter';
@@ -74,9 +76,11 @@
 
     async function look(): Promise<void> {
         trouble = '';
+        const mine = ++turn;
         try {
-            await arrive(await api.me());
+            const state = await api.me();
             isOffline = false;
+            if (mine === turn) await arrive(state);
         } catch (problem) {
             if (problem instanceof Refusal) trouble = t('patient.trouble.server');
             else await withoutNetwork();
@@ -128,6 +132,7 @@
     }
 
     async function opened(state: DeviceState, pin: string): Promise<void> {
+        turn++;
         typedPin = pin;
         markOpen(true);
         void remember(pin);
@@ -136,13 +141,15 @@
 
     async function tryHere(pin: string): Promise<true | number> {
         const result = await tryPin(pin);
-        if (result === true) { typedPin = pin; await openKept(); }
+        if (result === true) { turn++; typedPin = pin; await openKept(); }
         return result;
     }
 
     async function load(hasChanged = false): Promise<void> {
+        const mine = turn;
         try {
             await fetchPage('today', (fresh) => {
+                if (mine !== turn) return;
                 outbox.belongTo(fresh.owner);
                 now = Date.now();
                 bundle = fresh;
@@ -152,7 +159,7 @@
             offset = await clockOffset();
             void fetchAhead(hasChanged);
         } catch (problem) {
-            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return lockedMeanwhile();
+            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return mine === turn ? lockedMeanwhile() : undefined;
             isOffline = true;
             bundle ??= await keptPage('today');
             if (!bundle) trouble = t(problem instanceof Refusal ? 'patient.trouble.server' : 'patient.trouble.network');
@@ -163,6 +170,7 @@
     async function lockedMeanwhile(): Promise<void> {
         const pin = typedPin;
         typedPin = '';
+        turn++;
         try {
             if (pin === '') throw new Error('nothing typed here');
             await api.unlock(pin);
@@ -176,6 +184,7 @@
     }
 
     async function lock(): Promise<void> {
+        turn++;
         markOpen(false);
         typedPin = '';
         bundle = null;

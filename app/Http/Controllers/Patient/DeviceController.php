@@ -9,7 +9,6 @@ use App\Support\DeviceGuard;
 use App\Support\ScreenLock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 
 /** A patient's devices, as the patient sees them; each can be signed out. */
@@ -25,7 +24,7 @@ final class DeviceController
         ])]);
     }
 
-    public function destroy(Request $request, int $id, #[CurrentUser('device')] Device $device): JsonResponse
+    public function destroy(int $id, #[CurrentUser('device')] Device $device): JsonResponse
     {
         $other = $device->patient->devices()->whereNull('revoked_at')->findOrFail($id);
         $other->update(['revoked_at' => now()]);
@@ -33,7 +32,7 @@ final class DeviceController
         if (! $other->is($device)) {
             return $answer;
         }
-        ScreenLock::close($request);
+        ScreenLock::close($device);
 
         return $answer->withCookie(Cookie::forget(DeviceGuard::COOKIE));
     }

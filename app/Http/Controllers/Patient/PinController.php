@@ -55,7 +55,7 @@ final class PinController
 
     public function lock(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
     {
-        ScreenLock::close($request);
+        ScreenLock::close($device);
 
         return response()->json(DeviceState::of($device, $request));
     }
