@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccessController;
+use App\Http\Controllers\AppointmentController;
 use App\Http\Controllers\AskedFormController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchToolsController;
@@ -16,7 +17,9 @@ use App\Http\Controllers\OwnExerciseController;
 use App\Http\Controllers\Patient\ShellController;
 use App\Http\Controllers\PatientController;
 use App\Http\Controllers\PauseController;
+use App\Http\Controllers\ProgrammeController;
 use App\Http\Controllers\ProgrammeDocumentController;
+use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RedFlagActionController;
 use App\Http\Controllers\RoutineController;
@@ -98,6 +101,10 @@ Route::middleware('auth:practitioner')->group(function () {
             Route::post("/bench/$tool", [BenchToolsController::class, $tool]);
         }
         Route::post('/bench/import', [ProgrammeDocumentController::class, 'read']);
+        Route::post('/proposals', ProposalController::class);
+        Route::post('/programme/close', [ProgrammeController::class, 'close']);
+        Route::post('/appointments', [AppointmentController::class, 'store']);
+        Route::delete('/appointments/{appointment}', [AppointmentController::class, 'destroy'])->whereNumber('appointment');
         Route::post('/versions', [VersionController::class, 'store']);
         Route::get('/versions/{number}', [VersionController::class, 'show'])->whereNumber('number');
         Route::get('/versions/{number}/sheet.pdf', SheetController::class)->whereNumber('number');

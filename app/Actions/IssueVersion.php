@@ -177,7 +177,8 @@ final class IssueVersion
             $before = PatientDay::of($latest->in_force_from->format('Y-m-d'));
             $from = $from->isBefore($before) ? $before : $from;
         }
-        $ends = $from->plusDays($order->weeks * 7 - 1);
+        $ends = $order->endsOn !== null ? PatientDay::of($order->endsOn) : $from->plusDays($order->weeks * 7 - 1);
+        $this->refuse('weeks', $ends->isBefore($from) ? 'The programme has reached its end. Set a new one on the Bench.' : null);
         $review = PatientDay::of($order->reviewOn);
         $this->refuse('review_on', match (true) {
             $review->isBefore($from) => "The review cannot be before the version takes effect on {$from->date}.",

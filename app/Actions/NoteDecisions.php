@@ -8,6 +8,7 @@ use App\Models\CareSession;
 use App\Models\MadeDecision;
 use App\Models\Patient;
 use App\Support\EvidenceOf;
+use App\Support\OnFile;
 use App\Support\ProposalOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -42,8 +43,9 @@ final class NoteDecisions
     {
         $now = CarbonImmutable::now();
         $patient = Patient::query()->with(['activeProgramme.versions.items', 'clinic'])->findOrFail($session->patient_id);
-        $evidence = EvidenceOf::patient($patient, $now);
-        $proposals = $evidence === null ? null : ProposalOf::patient($patient, $evidence, $now);
+        $file = OnFile::patient($patient, $now);
+        $evidence = EvidenceOf::on($file);
+        $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
         foreach ($changed as $lineage => $decision) {
             $row = $patient->activeProgramme?->latestVersion()?->items->firstWhere('lineage', $lineage);
             if ($row === null) {
@@ -51,7 +53,7 @@ final class NoteDecisions
             }
             $kind = $known->get($lineage)->proposed ?? $proposals?->item($row)?->kind;
             MadeDecision::query()->updateOrCreate(['care_session_id' => $session->id, 'lineage' => $lineage], [
-                'clinic_id' => $patient->clinic_id, 'proposed' => $kind, 'decided' => $decision, 'agrees' => $kind === null ? null : $decision->follows($kind), 'decided_at' => $now,
+                'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $session->practitioner_id, 'proposed' => $kind, 'decided' => $decision, 'agrees' => $kind === null ? null : $decision->follows($kind), 'decided_at' => $now,
             ]);
         }
     }

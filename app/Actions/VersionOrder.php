@@ -15,6 +15,7 @@ final readonly class VersionOrder
      * @param  int  $basedOn  number of the version that was on the Bench; 0 for none
      * @param  array<int, array<string, string|null>>  $findingReasons  by place of the item and rule
      * @param  array<string, mixed>  $goal  words, measure, target, direction
+     * @param  string|null  $endsOn  date; takes the place of the weeks where the end is to stay
      * @param  string|null  $patientNote  what changed and why, as the patient reads it
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class VersionOrder
         public ?string $school = null,
         public array $goal = [],
         public ?string $patientNote = null,
+        public ?string $endsOn = null,
     ) {
     }
 }

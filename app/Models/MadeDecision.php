@@ -13,7 +13,10 @@ use IvoryPace\Session\Decision;
  * What was decided for an exercise in a session, beside what had been proposed. The last word of the session counts.
  *
  * @property int $id
- * @property string $care_session_id
+ * @property string|null $care_session_id null where it was made on the Course
+ * @property string $patient_id
+ * @property int $practitioner_id
+ * @property string|null $reason why a proposal was declined
  * @property int $clinic_id
  * @property string $lineage
  * @property ProposalKind|null $proposed
@@ -32,6 +35,6 @@ final class MadeDecision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime'];
+        return ['proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime', 'reason' => 'encrypted'];
     }
 }

@@ -11,11 +11,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\History;
+use IvoryPace\Programme\Outcome;
 
 /**
  * @property int $id
  * @property string $patient_id
- * @property CarbonImmutable|null $closed_on
+ * @property CarbonImmutable|null $closed_on its last day
+ * @property Outcome|null $outcome
+ * @property string|null $outcome_note
  * @property Collection<int, ProgrammeVersion> $versions
  */
 final class Programme extends Model
@@ -59,6 +62,6 @@ final class Programme extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['closed_on' => 'immutable_date'];
+        return ['closed_on' => 'immutable_date', 'outcome' => Outcome::class, 'outcome_note' => 'encrypted'];
     }
 }

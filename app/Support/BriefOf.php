@@ -23,14 +23,14 @@ final class BriefOf
     {
         $last = self::before($patient, $session);
         $programme = $patient->activeProgramme;
-        $evidence = EvidenceOf::patient($patient, $now);
+        $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
         $since = $last !== null ? $patient->dayOf($last->begun_at) : $programme?->history()->firstDay();
-        $practices = $evidence !== null && $since !== null ? $evidence->from($since) : collect();
+        $practices = $evidence !== null && $since !== null ? $evidence->practicesFrom($since) : collect();
         $latest = $programme?->latestVersion();
 
         return Brief::of(new BriefFacts(
             daysSinceLast: $last === null ? null : (int) $last->begun_at->diffInDays($now),
-            evidence: $evidence !== null && $since !== null ? $evidence->since($since) : null,
+            evidence: $evidence !== null && $since !== null ? $evidence->from($since) : null,
             ratedSymptom: $latest?->rated_symptom,
             stops: $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)
                 ->countBy(fn (Practice $practice) => $practice->stop_symptom?->label() ?? 'a symptom')->sortDesc()->all(),

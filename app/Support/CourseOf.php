@@ -4,32 +4,39 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Appointment;
 use App\Models\HomeCheck;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\Programme;
-use App\Models\ProgrammeVersion;
 use App\Models\PutOffPractice;
+use App\Support\Course\AxisOf;
+use App\Support\Course\PeriodsOf;
+use App\Support\Course\PracticeLines;
+use App\Support\Course\ProposalsOf;
+use App\Support\Course\Span;
 use Carbon\CarbonImmutable;
-use IvoryPace\Practice\Adherence;
-use IvoryPace\Practice\AdherenceResult;
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\Share;
+use IvoryPace\Programme\Anchor;
+use IvoryPace\Programme\Outcome;
 use IvoryPace\Safety\PauseRules;
 
 /** A patient's Course: what was prescribed above what happened, on one axis of days. */
 final class CourseOf
 {
-    /** The axis shows this many days at the most. */
-    private const DAYS = 42;
-
     private const LATEST_PRACTICES = 30;
 
-    /** @return array<string, mixed> */
-    public static function patient(Patient $patient, CarbonImmutable $now): array
+    private const EMPTY = ['programme' => null, 'proposals' => [], 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => [], 'anchors' => [], 'periods' => null, 'note' => null];
+
+    /**
+     * @param  array<string, mixed>  $compare  the two stretches that are compared
+     * @return array<string, mixed>
+     */
+    public static function patient(Patient $patient, CarbonImmutable $now, Span $span = Span::ThreeMonths, array $compare = []): array
     {
-        $patient->load('latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->load('clinic', 'latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
         $programme = $patient->activeProgramme;
 
         return [
@@ -39,132 +46,76 @@ final class CourseOf
             'new_findings' => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
                 'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
             ]),
-            ...($programme === null ? ['programme' => null, 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => []] : self::course($patient, $programme, $now)),
+            'appointment' => self::appointment($patient, $now),
+            'outcomes' => array_map(fn (Outcome $outcome) => ['value' => $outcome->value, 'label' => $outcome->label()], Outcome::cases()),
+            'ended' => $programme !== null ? null : self::ended($patient),
+            'span' => $span->value,
+            'spans' => array_map(fn (Span $each) => ['value' => $each->value, 'label' => $each->label()], Span::cases()),
+            ...($programme === null ? self::EMPTY : self::course($patient, $programme, $now, $span, $compare)),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function course(Patient $patient, Programme $programme, CarbonImmutable $now): array
+    /**
+     * @param  array<string, mixed>  $compare
+     * @return array<string, mixed>
+     */
+    private static function course(Patient $patient, Programme $programme, CarbonImmutable $now, Span $span, array $compare): array
     {
-        $clock = $patient->clock();
-        $today = $clock->dayOf($now);
         $first = $programme->history()->firstDay();
-        $from = $today->plusDays(1 - self::DAYS);
-        $from = $from->isBefore($first) ? $first : $from;
-        $to = $from->plusDays(min(self::DAYS, max(14, $from->daysUntil($today) + 1)) - 1);
-        // Version by version adherence looks further back than the axis.
-        $practices = $patient->practices()->where('started_at', '>=', $clock->startsAt($first))->orderBy('started_at')->limit(5000)->get();
-        $pauses = $patient->pauses()->orderBy('from_at')->limit(500)->get();
-        $putOffs = $patient->putOffs()->where('day', '>=', $from->date)->orderByDesc('day')->limit(200)->get();
-        $adherence = AdherenceOf::programme($programme, $patient, $practices, $pauses, $putOffs, $now);
-        $axis = $practices->filter(fn (Practice $practice) => ! $clock->dayOf($practice->started_at)->isBefore($from));
+        $from = $span->firstDay($first, $patient->dayOf($now));
+        $file = OnFile::patient($patient, $now, $compare === [] ? $from : $first);
+        $evidence = EvidenceOf::on($file);
+        if ($evidence === null) {
+            return self::EMPTY;
+        }
+        $lines = new PracticeLines($programme, $patient);
+        $practices = $evidence->practicesFrom($from);
 
         return [
-            'programme' => [
-                'from' => $from->date,
-                'to' => $to->date,
-                'today' => $today->date,
-                'versions' => $programme->versions->map(fn (ProgrammeVersion $version) => self::version($version, $programme, $adherence, $today)),
-                'exercises' => array_map(
-                    fn (string $lineage) => self::exercise($lineage, $programme, $adherence->ofItem($lineage, $from, $today)),
-                    $programme->history()->lineages(),
-                ),
-                'symptom' => $programme->latestVersion()?->rated_symptom,
-                'ratings' => $axis->filter(fn (Practice $practice) => $practice->before !== null || $practice->after !== null)
-                    ->map(fn (Practice $practice) => ['day' => $clock->dayOf($practice->started_at)->date, 'before' => $practice->before, 'after' => $practice->after])->values(),
-            ],
-            'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->reverse()->take(10)
-                ->map(fn (Practice $practice) => self::stop($practice, $programme, $patient))->values(),
-            'trends' => TrendsOf::patient($patient, $first, $practices),
-            'put_offs' => $putOffs->take(10)->map(fn (PutOffPractice $said) => [
-                'on' => $said->day->format('D j M'), 'exercise' => self::nameOf($said->lineage, $programme), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
+            'programme' => (new AxisOf($file, $programme, $evidence, $lines, $from))->toArray(),
+            'proposals' => ProposalsOf::on($file, $evidence),
+            'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->reverse()->take(10)->map($lines->stop(...))->values(),
+            'trends' => TrendsOf::on($file, $from),
+            'anchors' => array_map(
+                fn (string $anchor, Share $share) => ['name' => Anchor::from($anchor)->label(), 'share' => $share->share(), 'credit' => $share->credit, 'due' => $share->due],
+                array_keys($shares = $evidence->adherence->byAnchor($from, $file->today)), $shares,
+            ),
+            'put_offs' => $file->putOffs->filter(fn (PutOffPractice $said) => $said->day->format('Y-m-d') >= $from->date)->reverse()->take(10)->map(fn (PutOffPractice $said) => [
+                'on' => $said->day->format('D j M'), 'exercise' => $lines->nameOf($said->lineage), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
             ])->values(),
             'home_checks' => $patient->homeChecks()->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
                 'on' => self::time($check->taken_at, $patient), 'rate' => round($check->rate, 1), 'doubtful' => $check->doubtful,
             ]),
-            'practices' => $practices->reverse()->take(self::LATEST_PRACTICES)
-                ->map(fn (Practice $practice) => self::practice($practice, $programme, $patient))->values(),
+            'practices' => $practices->reverse()->take(self::LATEST_PRACTICES)->map($lines->practice(...))->values(),
+            'periods' => PeriodsOf::on($file, $evidence, $from, $compare),
+            'note' => self::note($patient),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function version(ProgrammeVersion $version, Programme $programme, Adherence $adherence, PatientDay $today): array
+    /** @return array{text: string, on: string, session: string}|null the last signed one */
+    private static function note(Patient $patient): ?array
     {
-        $from = PatientDay::of($version->in_force_from->format('Y-m-d'));
-        $next = $programme->versions->first(fn (ProgrammeVersion $other) => $other->number === $version->number + 1);
-        $last = $next !== null ? PatientDay::of($next->in_force_from->format('Y-m-d'))->previous()
-            : ($version->ends_on !== null ? PatientDay::of($version->ends_on->format('Y-m-d')) : null);
-        $result = $adherence->ofProgramme($from, $last ?? $today);
+        $session = $patient->careSessions()->whereNotNull('closed_at')->orderByDesc('number')->with('note')->first();
 
-        return [
-            'number' => $version->number,
-            'from' => $from->date,
-            'to' => $last?->date,
-            'summary' => $version->items->map(fn ($item) => $item->item()->summary())->implode('; '),
-            'by' => $version->practitioner->name,
-            'reason' => $version->reason,
-            'review_on' => $version->review_on->format('j M Y'),
-            'state' => match (true) {
-                $last !== null && $last->isBefore($from) => 'replaced',
-                $from->isAfter($today) => 'ahead',
-                default => 'begun',
-            },
-            'adherence' => self::figures($result),
-        ];
+        return $session?->note === null ? null
+            : ['text' => $session->note->text, 'on' => $session->note->signed_at->setTimezone($patient->clinic->time_zone)->format('j M'), 'session' => $session->id];
     }
 
-    /** @return array<string, mixed> */
-    private static function exercise(string $lineage, Programme $programme, AdherenceResult $result): array
+    /** @return array{id: int, day: string, time: string, words: string}|null the next one */
+    private static function appointment(Patient $patient, CarbonImmutable $now): ?array
     {
-        $days = [];
-        foreach ($result->days as $day) {
-            $days[] = ['date' => $day->day->date, 'paused' => $day->paused, 'strokes' => array_map(fn ($stroke) => $stroke->value, $day->strokes)];
-        }
+        $next = Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')->with('practitioner')->first();
+        $at = $next?->starts_at->setTimezone($patient->clinic->time_zone);
 
-        return ['name' => self::nameOf($lineage, $programme), 'days' => $days, 'adherence' => self::figures($result)];
+        return $next === null || $at === null ? null : ['id' => $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'), 'words' => $at->format('D j M, H:i')." with {$next->practitioner->name}"];
     }
 
-    /** @return array<string, mixed> */
-    private static function figures(AdherenceResult $result): array
+    /** @return array{on: string, outcome: string, note: string|null}|null how the last programme ended */
+    private static function ended(Patient $patient): ?array
     {
-        return [
-            'share' => $result->share(), 'credit' => $result->credit, 'due' => $result->due,
-            'days_practised' => $result->daysPractised, 'days_due' => $result->daysDue,
-            'longest_gap' => $result->longestGap, 'extras' => $result->extras,
-        ];
-    }
+        $last = Programme::query()->where('patient_id', $patient->id)->whereNotNull('closed_on')->orderByDesc('closed_on')->orderByDesc('id')->first();
 
-    /** @return array<string, mixed> */
-    private static function stop(Practice $practice, Programme $programme, Patient $patient): array
-    {
-        return [
-            'on' => self::time($practice->started_at, $patient),
-            'exercise' => self::nameOf($practice->lineage, $programme),
-            'class' => $practice->stop_class?->value,
-            'symptom' => $practice->stop_symptom?->label() ?? 'no symptom',
-            'got' => self::got($practice),
-            'remark' => $practice->remark,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function practice(Practice $practice, Programme $programme, Patient $patient): array
-    {
-        return [
-            'uuid' => $practice->uuid,
-            'on' => self::time($practice->started_at, $patient),
-            'exercise' => self::nameOf($practice->lineage, $programme),
-            'version' => $programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
-            'anchor' => $practice->anchor?->label(),
-            'got' => self::got($practice).self::enough($practice, $programme).self::hums($practice).self::pace($practice).self::circumstances($practice),
-            'before' => $practice->before,
-            'after' => $practice->after,
-            'effort' => $practice->effort,
-            'smooth' => $practice->smooth,
-            'slight_symptom' => $practice->slight_symptom,
-            'symptom' => $practice->stop_symptom?->label(),
-            'remark' => $practice->remark,
-        ];
+        return $last === null ? null : ['on' => (string) $last->closed_on?->format('j M Y'), 'outcome' => $last->outcome?->label() ?? 'closed', 'note' => $last->outcome_note];
     }
 
     /** @return array<int, array<string, mixed>> pauses that go on */
@@ -180,58 +131,6 @@ final class CourseOf
             },
             'rule' => $pause->rule,
         ])->all();
-    }
-
-    private static function nameOf(string $lineage, Programme $programme): string
-    {
-        foreach ($programme->versions->reverse() as $version) {
-            $item = $version->items->firstWhere('lineage', $lineage);
-            if ($item !== null) {
-                return $item->item()->name();
-            }
-        }
-
-        return 'Exercise';
-    }
-
-    /** The pace that the patient chose, when it was another than prescribed. */
-    private static function pace(Practice $practice): string
-    {
-        return $practice->tempo === null ? '' : sprintf(', breaths %d %% as long', round($practice->tempo * 100));
-    }
-
-    /** What else was different about it. */
-    private static function circumstances(Practice $practice): string
-    {
-        return ($practice->is_short ? ', short version' : '')
-            .($practice->joined_ms === null ? '' : sprintf(', from %.1f s a breath', $practice->joined_ms / 1000))
-            .($practice->recovered_after_s === null ? '' : sprintf(', breath back after %d:%02d min', intdiv($practice->recovered_after_s, 60), $practice->recovered_after_s % 60))
-            .($practice->interruptions === 0 ? '' : ($practice->interruptions === 1 ? ', interrupted once' : ", interrupted {$practice->interruptions} times"));
-    }
-
-    /** The longest open exhale, when there were any. */
-    private static function hums(Practice $practice): string
-    {
-        return $practice->open_ms === null || $practice->open_ms === [] ? '' : sprintf(', longest %.1f s', max($practice->open_ms) / 1000);
-    }
-
-    /** The length that the patient said is enough, where breaths grow step by step. */
-    private static function enough(Practice $practice, Programme $programme): string
-    {
-        $cycle = $practice->enough_step === null ? null
-            : ($programme->versions->firstWhere('id', $practice->programme_version_id)?->items->firstWhere('lineage', $practice->lineage)?->item()->prescription->cycles()[$practice->enough_step - 1] ?? null);
-
-        return $cycle === null ? '' : ", enough at {$cycle->pattern->toDisplayString()}";
-    }
-
-    private static function got(Practice $practice): string
-    {
-        if ($practice->breaths_prescribed > 0) {
-            return "{$practice->breaths_done} of {$practice->breaths_prescribed} breaths";
-        }
-
-        return sprintf('%d:%02d of %d:%02d min', intdiv($practice->seconds_done, 60), $practice->seconds_done % 60,
-            intdiv($practice->seconds_prescribed, 60), $practice->seconds_prescribed % 60);
     }
 
     private static function time(CarbonImmutable $instant, Patient $patient): string

@@ -8,42 +8,36 @@ use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeItem;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Session\Evidence;
 use IvoryPace\Session\RatedPractice;
 
 /** What a patient's practices say, for the whole programme or for an exercise, from a day on. */
 final class EvidenceOf
 {
-    private const MOST = 5000;
-
     /** @param  Collection<int, Practice>  $practices */
-    private function __construct(private readonly Programme $programme, private readonly Adherence $adherence, public readonly Collection $practices, private readonly Patient $patient, private readonly PatientDay $today)
+    private function __construct(private readonly Programme $programme, public readonly Adherence $adherence, public readonly Collection $practices, private readonly Patient $patient, private readonly PatientDay $today)
     {
     }
 
     /** Null without a running programme. */
-    public static function patient(Patient $patient, CarbonImmutable $now): ?self
+    public static function on(OnFile $file): ?self
     {
-        $programme = $patient->activeProgramme;
-        if ($programme === null) {
-            return null;
-        }
-        $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($programme->history()->firstDay()))->orderBy('started_at')->limit(self::MOST)->get();
-        $pauses = $patient->pauses()->orderBy('from_at')->limit(500)->get();
+        $programme = $file->patient->activeProgramme;
 
-        return new self($programme, AdherenceOf::programme($programme, $patient, $practices, $pauses, collect(), $now), $practices, $patient, $patient->dayOf($now));
+        return $programme === null ? null
+            : new self($programme, AdherenceOf::programme($programme, $file->patient, $file->practices, $file->pauses, $file->putOffs, $file->now), $file->practices, $file->patient, $file->today);
     }
 
-    /** Over every exercise, from a day on. */
-    public function since(PatientDay $from): Evidence
+    /** Over every exercise, from a day on, up to another or to the present one. */
+    public function from(PatientDay $from, ?PatientDay $to = null): Evidence
     {
-        $result = $this->adherence->ofProgramme($this->notBefore($from), $this->today);
+        $result = $this->adherence->ofProgramme($this->notBefore($from), $to ?? $this->today);
 
-        return new Evidence($this->rated($this->from($from)), $result->due, $result->credit);
+        return new Evidence($this->rated($this->practicesFrom($from, $to)), $result->due, $result->credit);
     }
 
     public function longestGapSince(PatientDay $from): int
@@ -51,21 +45,22 @@ final class EvidenceOf
         return $this->adherence->ofProgramme($this->notBefore($from), $this->today)->longestGap;
     }
 
-    /** Of one exercise, since the version that last changed it. */
+    /** Of one exercise, since the version that last changed it, but no further back than a proposal looks. */
     public function ofItem(ProgrammeItem $item): Evidence
     {
-        $from = $this->changedOn($item);
+        $from = $this->windowOf($item);
         $result = $this->adherence->ofItem($item->lineage, $from, $this->today);
 
-        return new Evidence($this->rated($this->from($from)->where('lineage', $item->lineage)), $result->due, $result->credit);
+        return new Evidence($this->rated($this->practicesFrom($from)->where('lineage', $item->lineage)), $result->due, $result->credit);
     }
 
     /** @return Collection<int, Practice> */
-    public function from(PatientDay $from): Collection
+    public function practicesFrom(PatientDay $from, ?PatientDay $to = null): Collection
     {
         $start = $this->patient->clock()->startsAt($from);
+        $end = $this->patient->clock()->endsAt($to ?? $this->today);
 
-        return $this->practices->filter(fn (Practice $practice) => $practice->started_at >= $start);
+        return $this->practices->filter(fn (Practice $practice) => $practice->started_at >= $start && ($to === null || $practice->started_at < $end));
     }
 
     /** The day from which the exercise has been prescribed as it is now. */
@@ -81,6 +76,21 @@ final class EvidenceOf
         }
 
         return $this->notBefore($from ?? $this->today);
+    }
+
+    /** The day from which on its practices count for a proposal. */
+    public function windowOf(ProgrammeItem $item): PatientDay
+    {
+        $changed = $this->changedOn($item);
+        $furthest = $this->today->plusDays(-Proposal::MOST_DAYS);
+
+        return $changed->isBefore($furthest) ? $furthest : $changed;
+    }
+
+    /** That day in words. */
+    public function since(ProgrammeItem $item): string
+    {
+        return $this->windowOf($item)->equals($this->changedOn($item)) ? 'since the last change' : 'in the last '.Proposal::MOST_DAYS.' days';
     }
 
     private function notBefore(PatientDay $from): PatientDay

@@ -6,46 +6,61 @@ namespace App\Support;
 
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
-use App\Models\DiaryEntry;
-use App\Models\Patient;
+use App\Models\MadeDecision;
+use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Questionnaire;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\Goal;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalFacts;
+use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Progress\Proposal\ReliablyWorse;
+use IvoryPace\Progress\Proposal\Worsening;
 use IvoryPace\Safety\PauseRules;
 
 /** What the evidence proposes for each exercise of a patient, from rows. */
 final class ProposalOf
 {
-    private const MOST_DAYS = 400;
-
     private ?string $getHelp;
 
-    private ?string $worse;
+    public readonly ?Worsening $worse;
 
     private int $goalDays;
 
-    private function __construct(private readonly Patient $patient, private readonly EvidenceOf $evidence, private readonly PatientDay $today)
+    private function __construct(private readonly OnFile $file, private readonly EvidenceOf $evidence)
     {
-        $programme = $patient->activeProgramme;
-        $first = $programme?->history()->firstDay() ?? $today;
-        $diary = $patient->diary()->where('day', '>=', $first->date)->orderBy('day')->limit(self::MOST_DAYS)->get();
-        $symptoms = $patient->symptoms()->limit(ChosenSymptom::MOST)->get();
-        $this->getHelp = $patient->pauses()->goingOn()->where('rule', PauseRules::GET_HELP)->with('practice')->first()?->practice?->stop_symptom?->label();
-        $this->worse = $this->worseSymptom($diary, $symptoms, $first) ?? $this->worseQuestionnaire($first);
-        $this->goalDays = $this->goalDays(Goal::read($programme?->latestVersion()->goal ?? [])[0], $diary, $symptoms);
+        $this->getHelp = $file->pauses->first(fn (Pause $pause) => $pause->until_at === null && $pause->rule === PauseRules::GET_HELP)?->practice?->stop_symptom?->label();
+        $this->worse = $this->worseSymptom() ?? $this->worseQuestionnaire();
+        $this->goalDays = $this->goalDays(Goal::read($file->patient->activeProgramme?->latestVersion()->goal ?? [])[0]);
     }
 
-    public static function patient(Patient $patient, EvidenceOf $evidence, CarbonImmutable $now): self
+    public static function on(OnFile $file, EvidenceOf $evidence): self
     {
-        return new self($patient, $evidence, $patient->dayOf($now));
+        return new self($file, $evidence);
+    }
+
+    /** @return list<array{label: string, exercise: string}> what asks for a decision and has none that holds */
+    public function waiting(): array
+    {
+        $waiting = [];
+        foreach ($this->file->patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
+            $kind = $this->item($row)?->kind;
+            if ($kind?->asksForDecision() === true && ! $this->isDecided($row, $kind)) {
+                $waiting[] = ['label' => $kind->label(), 'exercise' => $row->item()->name()];
+            }
+        }
+
+        return $waiting;
+    }
+
+    /** A decision about the same proposal holds for a time; a version that is ahead has answered it too. */
+    private function isDecided(ProgrammeItem $row, ProposalKind $kind): bool
+    {
+        return $this->file->decisions->contains(fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $kind
+            && $this->file->patient->dayOf($decision->decided_at)->daysUntil($this->file->today) < Proposal::HOLDS_DAYS);
     }
 
     /** Null for one that is used as needed: there is nothing to step. */
@@ -55,15 +70,14 @@ final class ProposalOf
         if ($item->asNeeded !== null) {
             return null;
         }
-        $from = $this->evidence->changedOn($row);
-        $practices = $this->evidence->from($from)->where('lineage', $row->lineage);
+        $practices = $this->evidence->practicesFrom($this->evidence->windowOf($row))->where('lineage', $row->lineage);
         $rated = $practices->filter(fn (Practice $practice) => $practice->before !== null && $practice->after !== null);
         $next = $item->ladder()?->next();
 
         return Proposal::for(new ProposalFacts(
             getHelp: $this->getHelp,
             worse: $this->worse,
-            days: max(0, $from->daysUntil($this->today)),
+            days: max(0, $this->evidence->changedOn($row)->daysUntil($this->file->today)),
             practices: $practices->count(),
             stops: $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)->count(),
             efforts: array_values($practices->map(fn (Practice $practice) => $practice->effort)->filter(fn (?int $effort) => $effort !== null)->all()),
@@ -73,63 +87,56 @@ final class ProposalOf
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
             isAtCap: $next === null,
-        ), $this->patient->clinic->thresholds());
+        ), $this->file->patient->clinic->thresholds());
     }
 
-    /**
-     * @param  Collection<int, DiaryEntry>  $diary
-     * @param  Collection<int, ChosenSymptom>  $symptoms
-     */
-    private function worseSymptom(Collection $diary, Collection $symptoms, PatientDay $first): ?string
+    private function worseSymptom(): ?Worsening
     {
-        foreach ($symptoms as $symptom) {
+        $first = $this->file->patient->activeProgramme?->history()->firstDay() ?? $this->file->today;
+        foreach ($this->file->symptoms as $symptom) {
             $ratings = [];
-            foreach ($diary as $entry) {
-                $rating = $entry->content['ratings'][$symptom->id] ?? null;
+            foreach ($this->file->diary as $entry) {
+                $rating = $entry->rating($symptom);
                 if ($rating !== null) {
-                    $ratings[$first->daysUntil(PatientDay::of($entry->day->format('Y-m-d')))] = (int) $rating;
+                    $ratings[$first->daysUntil($entry->patientDay())] = $rating;
                 }
             }
             $worse = ReliablyWorse::of($ratings);
             if ($worse !== null) {
-                return ucfirst($symptom->name)." is reliably worse: {$worse['then']} in the first rated week, {$worse['now']} in the last";
+                return Worsening::rating($symptom->name, $worse['then'], $worse['now']);
             }
         }
 
         return null;
     }
 
-    private function worseQuestionnaire(PatientDay $first): ?string
+    private function worseQuestionnaire(): ?Worsening
     {
-        $done = $this->patient->askedForms()->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
-            ->where('completed_at', '>=', $this->patient->clock()->startsAt($first->plusDays(-30)))->orderBy('completed_at')->limit(200)->get()->groupBy('form');
+        $first = $this->file->patient->activeProgramme?->history()->firstDay();
+        $from = $first === null ? null : $this->file->patient->clock()->startsAt($first->plusDays(-30));
+        $done = $this->file->scored->filter(fn (AskedForm $form) => $from !== null && $form->completed_at >= $from)->groupBy('form');
         foreach (Questionnaire::all() as $questionnaire) {
             $forms = $done->get($questionnaire->key, new Collection);
             $then = $forms->first()?->score;
             $now = $forms->last()?->score;
             if ($forms->count() > 1 && $then !== null && $now !== null && $questionnaire->change($then, $now) === ChangeClass::Worse) {
-                return "{$questionnaire->name} is reliably worse: $then at first, $now now";
+                return Worsening::questionnaire($questionnaire->name, $then, $now);
             }
         }
 
         return null;
     }
 
-    /**
-     * Days, up to the latest rated one, on which the goal's measure was rated at its target without a day above it between.
-     *
-     * @param  Collection<int, DiaryEntry>  $diary
-     * @param  Collection<int, ChosenSymptom>  $symptoms
-     */
-    private function goalDays(?Goal $goal, Collection $diary, Collection $symptoms): int
+    /** Days, up to the latest rated one, on which the goal's measure was rated at its target without a day off it between. */
+    private function goalDays(?Goal $goal): int
     {
-        $symptom = $goal === null ? null : $symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
+        $symptom = $goal === null ? null : $this->file->symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
         if ($goal === null || $symptom === null) {
             return 0;
         }
         $days = 0;
-        foreach ($diary->reverse() as $entry) {
-            $rating = $entry->content['ratings'][$symptom->id] ?? null;
+        foreach ($this->file->diary->reverse() as $entry) {
+            $rating = $entry->rating($symptom);
             if ($rating === null) {
                 continue;
             }

@@ -56,13 +56,13 @@ final class SessionSteps
     /** @return array<string, mixed> */
     private static function catchUp(Patient $patient, CareSession $session, CarbonImmutable $now): array
     {
-        $evidence = EvidenceOf::patient($patient, $now);
+        $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
         $time = fn (CarbonImmutable $at) => $at->setTimezone($patient->time_zone)->format('j M H:i');
         $since = BriefOf::before($patient, $session)?->begun_at;
         $practices = $evidence === null ? collect() : $evidence->practices->reverse();
 
         return [
-            'exercises' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines()], self::rows($patient)),
+            'exercises' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row))], self::rows($patient)),
             'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->take(10)
                 ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'symptom' => $practice->stop_symptom?->label() ?? 'no symptom', 'remark' => $practice->remark])->values(),
             'remarks' => $practices->filter(fn (Practice $practice) => trim((string) $practice->remark) !== '' && ($since === null || $practice->started_at >= $since))->take(self::REMARKS)
@@ -108,14 +108,15 @@ final class SessionSteps
     /** @return array<string, mixed> */
     private static function decide(Patient $patient, CarbonImmutable $now): array
     {
-        $evidence = EvidenceOf::patient($patient, $now);
-        $proposals = $evidence === null ? null : ProposalOf::patient($patient, $evidence, $now);
+        $file = OnFile::patient($patient, $now);
+        $evidence = EvidenceOf::on($file);
+        $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
 
         return [
             'decisions' => array_map(fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases()),
             'items' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => [
                 'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(), 'as_needed' => $row->item()->asNeeded !== null,
-                'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines(),
+                'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
                 'next' => self::nextRung($row->item()),
                 'proposal' => ($proposal = $proposals?->item($row)) === null ? null : ['kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule()],
             ], self::rows($patient)),

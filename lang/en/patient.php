@@ -42,6 +42,9 @@ return [
         'already' => 'This device has a PIN already.',
         'none' => 'Choose a PIN first.',
     ],
+    'change' => [
+        'step' => ':exercise changes from tomorrow on. Now: :now.',
+    ],
     'changes' => [
         'added' => 'New: :name.',
         'removed' => 'You no longer need: :name.',

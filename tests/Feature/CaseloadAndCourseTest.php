@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Patient;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Progress\CaseloadReason;
 use Tests\TestCase;
 
 final class CaseloadAndCourseTest extends TestCase
@@ -59,10 +60,11 @@ final class CaseloadAndCourseTest extends TestCase
         $this->get('/')->assertOk();
         $few = $this->queries(fn () => $this->get('/')->assertOk());
         $this->add(12);
+        $this->get('/')->assertOk();
         $many = $this->queries(fn () => $this->get('/')->assertOk());
 
         self::assertSame($few, $many);
-        $orders = array_column($this->lines(), 'order');
+        $orders = array_map(fn (string $reason) => CaseloadReason::from($reason)->order(), array_column($this->lines(), 'reason'));
         $sorted = $orders;
         sort($sorted);
         self::assertSame($sorted, $orders);

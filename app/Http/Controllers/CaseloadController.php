@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Practitioner;
+use App\Support\AppointmentsOf;
 use App\Support\Caseload;
 use Illuminate\Container\Attributes\CurrentUser;
 use Inertia\Inertia;
@@ -14,6 +15,8 @@ final class CaseloadController
 {
     public function __invoke(#[CurrentUser] Practitioner $practitioner): Response
     {
-        return Inertia::render('Caseload', ['lines' => Caseload::of($practitioner->clinic, now()), 'me' => $practitioner->id]);
+        return Inertia::render('Caseload', [
+            'lines' => Caseload::of($practitioner->clinic, now()), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+        ]);
     }
 }

@@ -7,10 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PatientRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Support\Course\Span;
 use App\Support\CourseOf;
 use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -35,8 +37,10 @@ final class PatientController
         return redirect("/patients/{$patient->id}/screening");
     }
 
-    public function show(Patient $patient): Response
+    public function show(Request $request, Patient $patient): Response
     {
-        return Inertia::render('Course', CourseOf::patient($patient, now()));
+        $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
+
+        return Inertia::render('Course', CourseOf::patient($patient, now(), $span, $request->only(['first', 'second', 'days'])));
     }
 }

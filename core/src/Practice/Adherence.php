@@ -66,6 +66,30 @@ final class Adherence
         ));
     }
 
+    /**
+     * Anchor by anchor, over whole days: the present day is left out, because it is not known yet what it will bring.
+     *
+     * @param  string|null  $lineage  null for all exercises
+     * @return array<string, Share> by anchor
+     */
+    public function byAnchor(PatientDay $from, PatientDay $to, ?string $lineage = null): array
+    {
+        $shares = [];
+        $yesterday = $this->clock->dayOf($this->now)->previous();
+        foreach ($from->through($to->isAfter($yesterday) ? $yesterday : $to) as $day) {
+            foreach ($lineage === null ? $this->history->lineages() : [$lineage] as $each) {
+                $slots = $this->wasPaused($day, $each) ? [] : $this->due->ofItem($day, $each);
+                $isFirst = $day->equals($this->history->firstDay());
+                foreach (SlotCredit::of($slots, $this->records[$each][$day->date] ?? []) as $index => $credit) {
+                    $anchor = $slots[$index]->anchor->value;
+                    $shares[$anchor] = ($shares[$anchor] ?? new Share)->plus($isFirst && $credit === null ? 0 : 1, $credit ?? 0.0);
+                }
+            }
+        }
+
+        return $shares;
+    }
+
     /** @return list<PatientDay> */
     private function daysOf(PatientDay $from, PatientDay $to): array
     {

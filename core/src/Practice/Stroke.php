@@ -16,4 +16,12 @@ enum Stroke: string
     case PutOff = 'put-off';
     /** Still to come today. */
     case Open = 'open';
+
+    /** For a tally in few bytes. */
+    public function letter(): string
+    {
+        return match ($this) {
+            self::Done => 'd', self::Partial => 'p', self::Missed => 'm', self::Stopped => 's', self::Extra => 'x', self::PutOff => 'n', self::Open => 'o',
+        };
+    }
 }

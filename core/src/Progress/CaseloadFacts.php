@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
+use IvoryPace\Progress\Proposal\Worsening;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
@@ -26,6 +27,9 @@ final readonly class CaseloadFacts
      * @param  float|null  $adherence  0–1 over the last 14 days; null when nothing was due
      * @param  int|null  $daysSinceAccess  whole days since access was made ready; null when there is none
      * @param  int|null  $reviewOverdue  days since the review date; null or below 1 when it is not overdue
+     * @param  Worsening|null  $worse  the first thing that is reliably worse
+     * @param  list<array{label: string, exercise: string}>  $proposals  that ask for a decision and have none yet
+     * @param  string|null  $outcome  with which the last programme was closed; null when none was
      * @param  bool  $hasEnded  the programme's last day is over
      */
     public function __construct(
@@ -50,6 +54,9 @@ final readonly class CaseloadFacts
         public bool $redFlagFromHome = false,
         public int $keptAside = 0,
         public bool $urgentAside = false,
+        public ?Worsening $worse = null,
+        public array $proposals = [],
+        public ?string $outcome = null,
     ) {
     }
 }

@@ -35,6 +35,9 @@ final readonly class CaseloadLine
                 CaseloadReason::NewFinding, $facts->newFinding['title'],
                 $facts->newFinding['paused'] ? "after a new answer; {$facts->newFinding['exercise']} is paused until you have looked." : "after a new answer, for {$facts->newFinding['exercise']}.",
             ),
+            $facts->worse !== null => new self(
+                CaseloadReason::Worse, $facts->worse->number(), "is how {$facts->worse->what} went: reliably worse than at first.",
+            ),
             $facts->screeningWaits !== null => new self(
                 CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
             ),
@@ -58,6 +61,7 @@ final readonly class CaseloadLine
             $facts->reviewOverdue !== null && $facts->reviewOverdue > 0 => new self(
                 CaseloadReason::ReviewOverdue, self::days($facts->reviewOverdue), 'since the review was due.',
             ),
+            $facts->proposals !== [] => self::proposals($facts->proposals),
             $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
             $facts->adherence === null => new self(CaseloadReason::OnTrack, 'Day 1', 'of the programme; nothing has been due yet.'),
             default => new self(CaseloadReason::OnTrack, self::share($facts), 'practised: '
@@ -76,8 +80,25 @@ final readonly class CaseloadLine
         );
     }
 
+    /** @param  non-empty-list<array{label: string, exercise: string}>  $proposals */
+    private static function proposals(array $proposals): self
+    {
+        $others = count($proposals) - 1;
+
+        return new self(
+            CaseloadReason::ProposalWaiting, $proposals[0]['label'],
+            "is proposed for {$proposals[0]['exercise']}".match ($others) {
+                0 => '', 1 => ', and something for one more', default => ", and something for $others more",
+            }.'; decide on the Course.',
+        );
+    }
+
     private static function withoutProgramme(CaseloadFacts $facts): self
     {
+        if ($facts->outcome !== null) {
+            return new self(CaseloadReason::Finished, ucfirst($facts->outcome), 'was the outcome of the programme; it is closed.');
+        }
+
         return $facts->screened
             ? new self(CaseloadReason::NoProgramme, self::days($facts->daysSinceAdded), 'since the patient was added; screened, no programme.')
             : new self(CaseloadReason::NotScreened, self::days($facts->daysSinceAdded), 'since the patient was added; not screened yet.');

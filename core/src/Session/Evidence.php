@@ -19,6 +19,8 @@ final readonly class Evidence
     /** 0–10; null when nobody said. */
     public ?float $effort;
 
+    public int $effortSaid;
+
     public ?float $before;
 
     public ?float $after;
@@ -44,7 +46,9 @@ final readonly class Evidence
         $smooth = $pick(fn (RatedPractice $each) => $each->smooth);
         $this->practices = count($practices);
         $this->stops = count(array_filter($practices, fn (RatedPractice $each) => $each->stoppedForSymptom));
-        $this->effort = self::median($pick(fn (RatedPractice $each) => $each->effort));
+        $efforts = $pick(fn (RatedPractice $each) => $each->effort);
+        $this->effort = self::median($efforts);
+        $this->effortSaid = count($efforts);
         $this->before = self::median($pick(fn (RatedPractice $each) => $each->before));
         $this->after = self::median($pick(fn (RatedPractice $each) => $each->after));
         $this->smooth = count(array_filter($smooth, fn (string $said) => $said === 'yes'));

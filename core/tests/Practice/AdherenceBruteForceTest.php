@@ -7,10 +7,15 @@ namespace IvoryPace\Tests\Practice;
 use DateTimeImmutable;
 use DateTimeZone;
 use IvoryPace\Practice\Adherence;
+use IvoryPace\Practice\AdherenceResult;
+use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientClock;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
 use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Practice\PutOff;
+use IvoryPace\Practice\Share;
+use IvoryPace\Practice\Stroke;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\ClockTime;
@@ -44,6 +49,8 @@ final class AdherenceBruteForceTest extends TestCase
             self::assertSame($expected['practised'], $result->daysPractised, $this->describe($run, $case));
             self::assertSame($expected['dueDays'], $result->daysDue, $this->describe($run, $case));
             self::assertSame($expected['gap'], $result->longestGap, $this->describe($run, $case));
+            self::assertSame($expected['putOff'], count(array_filter(array_merge(...array_column($result->days, 'strokes')), fn (Stroke $stroke) => $stroke === Stroke::PutOff)), $this->describe($run, $case));
+            $this->expectAnchors($expected, $case, $run);
         }
     }
 
@@ -68,7 +75,11 @@ final class AdherenceBruteForceTest extends TestCase
         }
         $practices = [];
         for ($n = mt_rand(0, 30); $n > 0; $n--) {
-            $practices[] = ['at' => mt_rand(0, 21 * self::DAY), 'done' => mt_rand(0, 14), 'short' => mt_rand(0, 9) === 0, 'stopped' => mt_rand(0, 9) === 0];
+            $practices[] = ['at' => mt_rand(0, 21 * self::DAY), 'done' => mt_rand(0, 14), 'short' => mt_rand(0, 9) === 0, 'stopped' => mt_rand(0, 9) === 0, 'anchor' => [null, 0, 1, 2, 3][mt_rand(0, 4)]];
+        }
+        $putOffs = [];
+        for ($n = mt_rand(0, 6); $n > 0; $n--) {
+            $putOffs[] = ['day' => mt_rand(0, 20), 'mine' => mt_rand(0, 3) > 0];
         }
         $pauses = [];
         for ($n = mt_rand(0, 2); $n > 0; $n--) {
@@ -77,18 +88,18 @@ final class AdherenceBruteForceTest extends TestCase
         }
 
         return [
-            'dayStart' => $dayStart, 'versions' => $versions, 'practices' => $practices, 'pauses' => $pauses,
+            'dayStart' => $dayStart, 'versions' => $versions, 'practices' => $practices, 'pauses' => $pauses, 'putOffs' => $putOffs,
             'now' => mt_rand(5 * self::DAY, 22 * self::DAY), 'window' => [mt_rand(0, 6), mt_rand(7, 20)],
         ];
     }
 
     /**
      * @param  array<string, mixed>  $case
-     * @return array{due: int, credit: float, extras: int, practised: int, dueDays: int, gap: int}
+     * @return array{due: int, credit: float, extras: int, practised: int, dueDays: int, gap: int, putOff: int, wholeDue: int, wholeCredit: float}
      */
     private function byHand(array $case): array
     {
-        $total = ['due' => 0, 'credit' => 0.0, 'extras' => 0, 'practised' => 0, 'dueDays' => 0, 'gap' => 0];
+        $total = ['due' => 0, 'credit' => 0.0, 'extras' => 0, 'practised' => 0, 'dueDays' => 0, 'gap' => 0, 'putOff' => 0, 'wholeDue' => 0, 'wholeCredit' => 0.0];
         $run = 0;
         for ($day = $case['window'][0]; $day <= $case['window'][1]; $day++) {
             $begins = $day * self::DAY + $case['dayStart'];
@@ -130,8 +141,15 @@ final class AdherenceBruteForceTest extends TestCase
                     continue 2;
                 }
             }
+            // What was put off stands for a planned practice that was not done.
+            $said = count(array_filter($case['putOffs'], fn (array $putOff) => $putOff['mine'] && $putOff['day'] === $day));
+            $total['putOff'] += min($said, max(0, $planned - $times));
             $due = $day === $case['versions'][0]['from'] ? min($closed, $times) : $closed;
             $credit = min($done, $due);
+            if ($case['now'] >= $ends) {
+                $total['wholeDue'] += $due;
+                $total['wholeCredit'] += $credit;
+            }
             $total['due'] += $due;
             $total['credit'] += $credit;
             if ($due > 0) {
@@ -146,7 +164,29 @@ final class AdherenceBruteForceTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $case */
-    private function byCore(array $case): \IvoryPace\Practice\AdherenceResult
+    private function byCore(array $case): AdherenceResult
+    {
+        return $this->adherence($case)->ofItem('mine', $this->day($case['window'][0]), $this->day($case['window'][1]));
+    }
+
+    /**
+     * Anchor by anchor it adds up to the same, over whole days.
+     *
+     * @param  array<string, mixed>  $expected
+     * @param  array<string, mixed>  $case
+     */
+    private function expectAnchors(array $expected, array $case, int $run): void
+    {
+        $shares = $this->adherence($case)->byAnchor($this->day($case['window'][0]), $this->day($case['window'][1]));
+        self::assertSame($expected['wholeDue'], array_sum(array_map(fn (Share $share) => $share->due, $shares)), $this->describe($run, $case));
+        self::assertEqualsWithDelta($expected['wholeCredit'], array_sum(array_map(fn (Share $share) => $share->credit, $shares)), 1e-9, $this->describe($run, $case));
+        foreach ($shares as $share) {
+            self::assertLessThanOrEqual($share->due + 1e-9, $share->credit);
+        }
+    }
+
+    /** @param  array<string, mixed>  $case */
+    private function adherence(array $case): Adherence
     {
         $clockTime = fn (int $minutes) => ClockTime::parse(sprintf('%02d:%02d', intdiv($minutes, 60), $minutes % 60));
         $versions = [];
@@ -160,7 +200,7 @@ final class AdherenceBruteForceTest extends TestCase
             );
         }
         $records = array_map(fn (array $practice) => new PracticeRecord(
-            'mine', $this->instant($practice['at']), $practice['done'], 12, $practice['short'], $practice['stopped'],
+            'mine', $this->instant($practice['at']), $practice['done'], 12, $practice['short'], $practice['stopped'], $practice['anchor'] === null ? null : Anchor::cases()[$practice['anchor']],
         ), $case['practices']);
         $pauses = array_map(fn (array $pause) => new Pause(
             $pause['mine'] ? (mt_rand(0, 1) === 0 ? 'mine' : null) : 'other', $this->instant($pause['from']),
@@ -168,8 +208,9 @@ final class AdherenceBruteForceTest extends TestCase
         ), $case['pauses']);
         $clock = PatientClock::in('UTC', $clockTime($case['dayStart'])->toString());
 
-        return (new Adherence(new History($versions), $clock, $records, $pauses, $this->instant($case['now'])))
-            ->ofItem('mine', $this->day($case['window'][0]), $this->day($case['window'][1]));
+        $putOffs = array_map(fn (array $said) => new PutOff($said['mine'] ? 'mine' : 'other', $this->day($said['day']), NotToday::Busy), $case['putOffs']);
+
+        return new Adherence(new History($versions), $clock, $records, $pauses, $this->instant($case['now']), $putOffs);
     }
 
     private function instant(int $minutes): DateTimeImmutable

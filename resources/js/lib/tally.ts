@@ -6,6 +6,13 @@ const WORDS: Record<Stroke, string> = {
     done: 'done', partial: 'in part', missed: 'missed', stopped: 'stopped for a symptom', extra: 'extra', 'put-off': 'not today', open: 'still to come',
 };
 
+const LETTERS: Record<string, Stroke> = { d: 'done', p: 'partial', m: 'missed', s: 'stopped', x: 'extra', n: 'put-off', o: 'open' };
+
+/** Days of strokes from "ddm,d,,dp". */
+export function strokesOf(text: string): Stroke[][] {
+    return text === '' ? [] : text.split(',').map((day) => [...day].flatMap((letter) => LETTERS[letter] ?? []));
+}
+
 /** Strokes of days side by side; the days share the width evenly or take what they need. */
 export function stripMarks(days: Stroke[][], stroke: number, gap: number, dayWidth: number | null): { marks: Mark[]; width: number } {
     const marks: Mark[] = [];

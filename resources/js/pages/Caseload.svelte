@@ -1,14 +1,17 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
+    import SymptomLine from '../components/SymptomLine.svelte';
+    import TodayStrip from '../components/TodayStrip.svelte';
     import Tally from '../components/Tally.svelte';
     import { plural } from '../lib/format';
     import { EVERYONE, filtered, isFiltering, type Filter } from '../lib/caseloadFilter';
     import { parsed, sessionStore } from '../lib/deviceStore';
     import { isTyping } from '../lib/shortcuts';
-    import type { CaseloadLine } from '../types/pages';
+    import { strokesOf } from '../lib/tally';
+    import type { Appointments, CaseloadLine } from '../types/pages';
 
-    let { lines, me }: { lines: CaseloadLine[]; me: number } = $props();
+    let { lines, appointments, me }: { lines: CaseloadLine[]; appointments: Appointments; me: number } = $props();
 
     /** Kept for this tab, so that Back finds the caseload as it was. */
     const KEY = 'ivory-pace:caseload';
@@ -16,7 +19,11 @@
     let searchField: HTMLInputElement | undefined = $state();
     $effect(() => sessionStore.write(KEY, JSON.stringify(filter)));
 
-    const shown = $derived(filtered(lines, filter, me));
+    /** More than a screen or two is drawn only when asked for. */
+    const AT_FIRST = 100;
+    let isAll = $state(false);
+    const fitting = $derived(filtered(lines, filter, me));
+    const shown = $derived(isAll ? fitting : fitting.slice(0, AT_FIRST));
     const reasons = $derived([...new Map(lines.map((line) => [line.reason, line.heading]))]);
     const flags = $derived([...new Set(lines.flatMap((line) => line.flags))].sort((a, b) => a.localeCompare(b)));
 
@@ -28,7 +35,7 @@
         if (event.key === 'Escape' && event.target === searchField) filter.search = '';
     }
 
-    const urgent = ['red-flag', 'get-help', 'paused', 'stopped-once'];
+    const urgent = ['red-flag', 'get-help', 'paused', 'worse', 'stopped-once'];
     const groups = $derived.by(() => {
         const byReason: { reason: string; heading: string; lines: CaseloadLine[] }[] = [];
         for (const line of shown) {
@@ -43,9 +50,10 @@
 <svelte:window onkeydown={key} />
 
 <Room title="Caseload" current="caseload">
+    <TodayStrip {appointments} {me} whose={filter.whose} />
     <div class="flex flex-wrap items-baseline justify-between gap-x-6 pt-4 pb-2">
         <h1 class="text-[1.45rem]">Who needs me</h1>
-        <span class="text-muted">{plural(lines.length, 'patient', 'patients')}, most urgent first · tallies of 14 days</span>
+        <span class="text-muted">{plural(lines.length, 'patient', 'patients')}, most urgent first · symptom and tallies of 14 days</span>
     </div>
     {#if lines.length > 0}
         <form class="flex flex-wrap items-baseline gap-x-5 gap-y-1 pb-3 text-[0.925rem]" role="search" aria-label="Patients" onsubmit={(event) => event.preventDefault()}>
@@ -53,7 +61,7 @@
             <label>Whose <select class="slot small" bind:value={filter.whose}><option value="clinic">the clinic’s</option><option value="mine">mine</option></select></label>
             <label>Why <select class="slot small" bind:value={filter.reason}><option value="">any reason</option>{#each reasons as [reason, heading] (reason)}<option value={reason}>{heading.toLowerCase()}</option>{/each}</select></label>
             <label>Flag <select class="slot small" bind:value={filter.flag}><option value="">any or none</option>{#each flags as flag (flag)}<option value={flag}>{flag}</option>{/each}</select></label>
-            {#if isFiltering(filter)}<span role="status" class="text-muted">{shown.length} of {lines.length}</span><button type="button" class="linklike" onclick={() => { filter = { ...EVERYONE }; }}>Show all</button>{/if}
+            {#if isFiltering(filter)}<span role="status" class="text-muted">{fitting.length} of {lines.length}</span><button type="button" class="linklike" onclick={() => { filter = { ...EVERYONE }; }}>Show all</button>{/if}
         </form>
         {#if shown.length === 0}<p class="border-t border-rule pt-6">Nobody fits. <button type="button" class="linklike" onclick={() => { filter = { ...EVERYONE }; }}>Show all again</button></p>{/if}
     {/if}
@@ -68,17 +76,19 @@
             </h2>
             <ul>
                 {#each group.lines as line, index (line.id)}
-                    <li class="relative grid grid-cols-[14rem_1fr_15.5rem_6.5rem] items-center gap-x-5 py-2 {index > 0 ? 'border-t border-rule' : ''} hover:bg-card">
+                    <li class="relative grid grid-cols-[13.5rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 {index > 0 ? 'border-t border-rule' : ''} hover:bg-card">
                         <div>
                             <Link href="/patients/{line.id}" class="font-serif text-[1.02rem] font-semibold after:absolute after:inset-0">{line.name}</Link>
                             <span class="block truncate text-[0.8125rem] text-muted">{line.prescribed ?? 'no programme'}</span>
                         </div>
                         <p class="leading-snug"><strong class={urgent.includes(line.reason) ? 'text-clay' : ''}>{line.number}</strong> {line.sentence}</p>
-                        <div>{#if line.tally.length > 0}<Tally days={line.tally} dayWidth={line.tally.some((day) => day.length > 3) ? null : 17} />{/if}</div>
+                        <div>{#if line.symptom}<SymptomLine name={line.symptom.name} days={line.symptom.days} />{/if}</div>
+                        <div>{#if line.tally}{@const days = strokesOf(line.tally)}<Tally {days} dayWidth={days.some((day) => day.length > 3) ? null : 17} />{/if}</div>
                         <span class="text-right text-[0.875rem] whitespace-nowrap text-muted">{line.review_on ? `review ${line.review_on}` : ''}</span>
                     </li>
                 {/each}
             </ul>
         </section>
     {/each}
+    {#if shown.length < fitting.length}<p class="border-t border-rule py-4">{shown.length} of {fitting.length} are shown. <button type="button" class="linklike" onclick={() => { isAll = true; }}>Show all</button></p>{/if}
 </Room>

@@ -1,15 +1,20 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
-    import { Button } from 'flowbite-svelte';
+    import Anchors from '../components/course/Anchors.svelte';
     import Axis from '../components/course/Axis.svelte';
+    import CloseProgramme from '../components/course/CloseProgramme.svelte';
+    import DayTable from '../components/course/DayTable.svelte';
+    import NextAppointment from '../components/course/NextAppointment.svelte';
+    import Periods from '../components/course/Periods.svelte';
     import PracticeTable from '../components/course/PracticeTable.svelte';
+    import Proposals from '../components/course/Proposals.svelte';
     import VersionTable from '../components/course/VersionTable.svelte';
     import LineForm from '../components/LineForm.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, programme, stops, practices, put_offs, home_checks, trends }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs, home_checks, trends, anchors, periods, note }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -34,18 +39,33 @@
             {#if pauses.every((pause) => pause.rule !== 'PAUSE-NEW-FINDING')}<LineForm id="new-findings" url="/patients/{patient.id}/new-findings/settle" label="Why it goes on as it is" button="I have looked" />{/if}
         </section>
     {/if}
+    <div class="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1 pt-3">
+        <NextAppointment {appointment} patientId={patient.id} />
+        {#if programme}<nav aria-label="How much is shown" class="flex gap-4 text-[0.925rem] print:hidden">{#each spans as each (each.value)}<Link href="/patients/{patient.id}?span={each.value}" preserveScroll class={each.value === span ? 'font-bold underline decoration-2 underline-offset-4' : 'text-muted'} aria-current={each.value === span ? 'true' : undefined}>{each.label}</Link>{/each}</nav>{/if}
+    </div>
     {#if programme === null}
-        <p class="pt-6 text-muted">Added {added_on}. No programme yet, so nothing has happened.
+        {#if ended}
+            <p class="pt-5 text-[1.05rem]"><strong>{ended.outcome[0]?.toUpperCase()}{ended.outcome.slice(1)}</strong>: the programme was closed on {ended.on}.{#if ended.note}<span class="block text-muted">“{ended.note}”</span>{/if}</p>
+        {/if}
+        <p class="pt-3 text-muted">Added {added_on}. {ended ? 'No programme is running.' : 'No programme yet, so nothing has happened.'}
             {#if patient.obstacle === null}<Link href="/patients/{patient.id}/bench" class="linklike">Build one on the Bench</Link>{/if}</p>
     {:else}
-        <div class="pt-3"><Axis {programme} patientId={patient.id} /></div>
-        <div class="mt-3 grid gap-10 border-t border-ink pt-4 md:grid-cols-[5fr_4fr]">
-            <section>
-                <h2 class="mb-1 text-[1.05rem]">Each version against itself</h2>
+        <div class="pt-2"><Axis {programme} patientId={patient.id} /></div>
+        <div class="mt-3 grid gap-10 border-t border-ink pt-3 md:grid-cols-[5fr_4fr]">
+            <section aria-label="Proposals">
+                <h2 class="mb-1 text-[1.15rem]">Proposed</h2>
+                <Proposals {proposals} patientId={patient.id} {outcomes} />
+                <h2 class="mt-5 mb-1 text-[1.05rem]">Each version against itself</h2>
                 <VersionTable versions={programme.versions} patientId={patient.id} />
-                <Button href="/patients/{patient.id}/bench" class="mt-3">Take to the Bench</Button>
+                <CloseProgramme patientId={patient.id} {outcomes} id="close" />
             </section>
             <section>
+                {#if note}
+                    <h2 class="mb-1 text-[1.05rem]">Last note · signed {note.on}</h2>
+                    <p class="line-clamp-4 text-[0.925rem] whitespace-pre-line">{note.text}</p>
+                    <Link href="/patients/{patient.id}/sessions/{note.session}/note" class="linklike text-[0.9rem]">Read it whole</Link>
+                    <div class="mt-4"></div>
+                {/if}
                 <h2 class="mb-1 text-[1.05rem]">Stops</h2>
                 {#if stops.length === 0}<p class="text-muted">No practice was stopped.</p>{/if}
                 <ul>
@@ -54,6 +74,7 @@
                             {#if stop.remark}<span class="block text-muted">“{stop.remark}”</span>{/if}</li>
                     {/each}
                 </ul>
+                {#if anchors.length > 1}<h2 class="mt-4 mb-1 text-[1.05rem]">By anchor</h2><Anchors {anchors} />{/if}
                 {#if put_offs.length > 0}
                     <h2 class="mt-4 mb-1 text-[1.05rem]">Not today</h2>
                     <ul>{#each put_offs as said, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{said.reason}</strong> · {said.on}, {said.anchor.toLowerCase()}, {said.exercise}</li>{/each}</ul>
@@ -68,7 +89,14 @@
                 {/if}
             </section>
         </div>
-        <section class="mt-6 border-t border-ink pt-3">
+        {#if periods}
+            <section class="mt-5 border-t border-ink pt-3">
+                <h2 class="mb-1 text-[1.05rem]">Two periods side by side</h2>
+                <Periods {periods} {span} patientId={patient.id} />
+            </section>
+        {/if}
+        <DayTable {programme} />
+        <section class="mt-5 border-t border-ink pt-3">
             <h2 class="mb-1 text-[1.05rem]">Latest practices</h2>
             {#if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}
         </section>

@@ -1,5 +1,4 @@
 import type { AdherenceFigures, PatientHead } from './pages';
-import type { Stroke } from './timeline';
 
 export interface CourseVersion {
     number: number;
@@ -9,21 +8,61 @@ export interface CourseVersion {
     by: string;
     reason: string | null;
     review_on: string;
-    state: 'replaced' | 'ahead' | 'begun';
+    /** Before: it ended before what is shown. */
+    state: 'replaced' | 'ahead' | 'before' | 'begun';
     adherence: AdherenceFigures;
 }
 
-export interface CourseExercise { name: string; days: { date: string; paused: boolean; strokes: Stroke[] }[]; adherence: AdherenceFigures }
+export interface CourseExercise {
+    name: string;
+    /** A letter for each stroke. Empty over a long time: then there are weeks. */
+    days: { date: string; paused: boolean; strokes: string }[];
+    weeks: { date: string; due: number; credit: number; stops: number }[];
+    adherence: AdherenceFigures;
+}
 
 export interface CourseProgramme {
     from: string;
     to: string;
     today: string;
+    by_week: boolean;
     versions: CourseVersion[];
     exercises: CourseExercise[];
     symptom: string;
     ratings: { day: string; before: number | null; after: number | null }[];
+    diary: { name: string; days: [string, number][] }[];
+    goal: { measure: string; target: number; at_most: boolean } | null;
+    sessions: { day: string; number: number; id: string; signed: boolean }[];
+    measures: { name: string; unit: string; points: { day: string; value: number }[] }[];
+    questionnaires: { name: string; most: number; points: { day: string; value: number; band: string }[] }[];
 }
+
+export interface CourseProposal {
+    lineage: string;
+    exercise: string;
+    now: string;
+    based_on: number;
+    kind: string;
+    label: string;
+    because: string;
+    rule: string;
+    /** Asks for a decision. */
+    asks: boolean;
+    finishes: boolean;
+    /** The exercise as accepting would make it; null where that has to be chosen on the Bench. */
+    accepted: string | null;
+    decided: { what: string; on: string; reason: string | null } | null;
+}
+
+export interface CoursePeriods {
+    first: string;
+    second: string;
+    days: number;
+    overlap: boolean;
+    lines: { what: string; then: string; now: string; change: string | null }[];
+}
+
+export interface Choice { value: string; label: string }
 
 export interface CourseStop { on: string; exercise: string; class: string; symptom: string; got: string; remark: string | null }
 
@@ -48,7 +87,16 @@ export interface CourseProps {
     added_on: string;
     pauses: { id: number; since: string; text: string; rule: string }[];
     new_findings: { exercise: string; title: string; message: string; rule: string; found: string }[];
+    appointment: { id: number; day: string; time: string; words: string } | null;
+    outcomes: Choice[];
+    ended: { on: string; outcome: string; note: string | null } | null;
+    span: string;
+    spans: Choice[];
     programme: CourseProgramme | null;
+    proposals: CourseProposal[];
+    anchors: { name: string; share: number | null; credit: number; due: number }[];
+    periods: CoursePeriods | null;
+    note: { text: string; on: string; session: string } | null;
     stops: CourseStop[];
     practices: CoursePractice[];
     trends: { name: string; trend: string; days: string | null }[];

@@ -1,4 +1,4 @@
-import type { RidgeShape, Stroke } from './timeline';
+import type { RidgeShape } from './timeline';
 
 export interface PatientHead {
     id: string;
@@ -153,6 +153,12 @@ export interface AdherenceFigures {
     extras: number;
 }
 
+export interface Appointments {
+    /** Minute of the clinic's day. */
+    now: number;
+    all: { patient: string; name: string; at: string; minute: number; practitioner: number; with: string }[];
+}
+
 export interface CaseloadLine {
     id: string;
     name: string;
@@ -162,9 +168,11 @@ export interface CaseloadLine {
     prescribed: string | null;
     reason: string;
     heading: string;
-    order: number;
     number: string;
     sentence: string;
-    tally: Stroke[][];
+    /** A letter for each stroke, days parted by commas. */
+    tally: string;
+    /** Of the same days. */
+    symptom: { name: string; days: (number | null)[] } | null;
     review_on: string | null;
 }

@@ -14,6 +14,12 @@ use IvoryPace\Progress\Trend\BeforeAfter;
  */
 final readonly class Proposal
 {
+    /** The window is the time since the last change, but no longer than this: what was before says little about now. */
+    public const MOST_DAYS = 90;
+
+    /** So many days a decision about a proposal holds before the same one is made again. Common practice. */
+    public const HOLDS_DAYS = 14;
+
     /** Rated practices that a judgement of effort, smoothness or symptom rests on at least. */
     private const LEAST_RATED = 4;
 
@@ -36,7 +42,7 @@ final readonly class Proposal
     {
         return match (true) {
             $facts->getHelp !== null => new self(ProposalKind::Look, ucfirst($facts->getHelp).' stopped a practice, for which help is needed at once. Contact the patient first.'),
-            $facts->worse !== null => new self(ProposalKind::Look, "{$facts->worse}. Contact the patient first."),
+            $facts->worse !== null => new self(ProposalKind::Look, "{$facts->worse->sentence()}. Contact the patient first."),
             default => null,
         };
     }

@@ -9,7 +9,7 @@ final readonly class ProposalFacts
 {
     /**
      * @param  string|null  $getHelp  the get-help symptom that nobody has looked at
-     * @param  string|null  $worse  what is reliably worse, in words with its numbers
+     * @param  Worsening|null  $worse  what is reliably worse
      * @param  int  $days  whole days since the last change
      * @param  int  $practices  in the window
      * @param  int  $stops  of them, stopped for a symptom
@@ -23,7 +23,7 @@ final readonly class ProposalFacts
      */
     public function __construct(
         public ?string $getHelp = null,
-        public ?string $worse = null,
+        public ?Worsening $worse = null,
         public int $days = 0,
         public int $practices = 0,
         public int $stops = 0,

@@ -23,6 +23,12 @@ enum ProposalKind: string
         };
     }
 
+    /** Whether it asks for a decision; the others leave things as they are or are told elsewhere. */
+    public function asksForDecision(): bool
+    {
+        return in_array($this, [self::StepBack, self::Lighten, self::Finish, self::StepUp], true);
+    }
+
     /** The rule that proposes it, as it is named in the record. */
     public function rule(): string
     {

@@ -31,8 +31,11 @@ final class ReliablyWorse
         $values = array_values($ratings);
         $then = Median::of(array_slice($values, 0, self::WINDOW));
         $now = Median::of(array_slice($values, -self::WINDOW));
+        if ($now - $then < self::POINTS) {
+            return null; // the trend is the dearer question
+        }
         $trend = TheilSen::of($ratings);
 
-        return $now - $then >= self::POINTS && $trend !== null && $trend->low > 0 ? ['then' => $then, 'now' => $now] : null;
+        return $trend !== null && $trend->low > 0 ? ['then' => $then, 'now' => $now] : null;
     }
 }

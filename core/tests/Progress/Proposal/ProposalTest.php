@@ -24,7 +24,7 @@ final class ProposalTest extends TestCase
 
     /** What makes each rule fit, over the good window. */
     private const FIT = [
-        'look' => ['worse' => 'Tension is reliably worse'],
+        'look' => ['getHelp' => 'fainting'],
         'step-back' => ['stops' => 2],
         'too-early' => ['days' => 6],
         'lighten' => ['adherence' => 0.49],

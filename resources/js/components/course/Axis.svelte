@@ -1,89 +1,121 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
     import { dayAxis, plusDays } from '../../lib/axis';
-    import { dayMonth, percent } from '../../lib/format';
-    import { tallyInWords } from '../../lib/tally';
+    import { dayLines, unitOf, units } from '../../lib/courseDay';
+    import { dayMonth, percent, short } from '../../lib/format';
+    import { strokesOf, tallyInWords } from '../../lib/tally';
     import Tally from '../Tally.svelte';
+    import BeforeAfter from './BeforeAfter.svelte';
+    import DiaryLines from './DiaryLines.svelte';
+    import Points from './Points.svelte';
+    import Scale from './Scale.svelte';
+    import WeekBars from './WeekBars.svelte';
     import type { CourseProgramme } from '../../types/course';
 
     let { programme, patientId }: { programme: CourseProgramme; patientId: string } = $props();
 
     const LEFT = 150;
     const WIDTH = 1056;
-    const RATINGS = 96;
-    const axis = $derived(dayAxis(programme.from, programme.to, LEFT, WIDTH));
-    const weeks = $derived(Array.from({ length: Math.ceil(axis.days / 7) }, (_, week) => ({ number: week + 1, x: LEFT + week * 7 * axis.dayWidth, date: plusDays(programme.from, week * 7) })));
     const edge = LEFT + WIDTH;
+    const axis = $derived(dayAxis(programme.from, programme.to, LEFT, WIDTH));
     const shown = $derived(programme.versions
         .map((version) => ({
             ...version,
             x: Math.max(axis.x(version.from), LEFT),
             end: version.to === null ? edge : Math.min(axis.x(version.to) + axis.dayWidth, edge),
         }))
-        .filter((version) => version.end > version.x && version.x < edge));
-    const today = $derived(axis.x(programme.today) + axis.dayWidth);
-    const ratings = $derived.by(() => {
-        const perDay: Record<string, number> = {};
-        return programme.ratings.map((rating) => {
-            const nth = (perDay[rating.day] = (perDay[rating.day] ?? 0) + 1);
-            return { ...rating, x: axis.x(rating.day) + Math.min(axis.dayWidth * 0.92, nth * Math.min(6, axis.dayWidth / 4)) };
-        });
-    });
-    const y = (value: number): number => RATINGS - 8 - (value / 10) * (RATINGS - 16);
+        .filter((version) => version.end > version.x && version.x < edge && version.state !== 'replaced'));
+    const today = $derived(Math.min(axis.x(programme.today) + axis.dayWidth, edge - 1));
+
+    /** The day, or week, whose values are read out. */
+    let reading = $state<string | null>(null);
+    const all = $derived(units(programme));
+    const at = $derived(reading === null ? all.length - 1 : Math.max(0, all.indexOf(unitOf(programme, reading))));
+    const day = $derived(all[at] ?? programme.today);
+    const lines = $derived(dayLines(programme, day));
+    const words = $derived(lines.map((line) => `${line.what} ${line.value}`).join('; ') || 'nothing noted');
+    const named = $derived(programme.by_week ? `week of ${dayMonth(day)}` : dayMonth(day));
+
+    function point(event: PointerEvent): void {
+        if (!(event.currentTarget instanceof HTMLElement)) return;
+        const x = event.clientX - event.currentTarget.getBoundingClientRect().left + event.currentTarget.scrollLeft - LEFT;
+        const index = Math.floor(x / axis.dayWidth);
+        if (x >= 0 && index < axis.days) { const date = plusDays(programme.from, index); if (date <= programme.today) reading = date; }
+    }
+
+    function key(event: KeyboardEvent): void {
+        const to = { ArrowLeft: at - 1, ArrowRight: at + 1, Home: 0, End: all.length - 1, PageUp: at - 7, PageDown: at + 7 }[event.key];
+        if (to === undefined || event.target !== event.currentTarget) return;
+        event.preventDefault();
+        reading = all[Math.min(all.length - 1, Math.max(0, to))] ?? null;
+    }
 </script>
 
-<div class="course-axis" role="group" aria-label="Course from {dayMonth(programme.from)} to {dayMonth(programme.today)}">
-    <svg width={edge} height="30" aria-hidden="true">
-        {#each weeks as week (week.number)}<text x={week.x + 4} y="13" font-size="13" fill="#596159">week {week.number} · {dayMonth(week.date)}</text>{/each}
-        <path d="M{LEFT} 20H{edge}" stroke="#24302f" />
-        {#each Array.from({ length: axis.days + 1 }).keys() as day (day)}<path d="M{LEFT + day * axis.dayWidth} 20v{day % 7 === 0 ? 9 : 4}" stroke="#24302f" />{/each}
-    </svg>
+<div class="course-axis" role="group" aria-label="Course from {dayMonth(programme.from)} to {dayMonth(programme.today)}" onpointermove={point}>
+    <Scale {axis} from={programme.from} left={LEFT} {edge} />
     <div class="row">
         <h2>Programme</h2>
         <div class="band">
             {#each shown as version (version.number)}
                 <Link href="/patients/{patientId}/versions/{version.number}" class="version-box" data-version={version.number} aria-label="Version {version.number}: {version.summary}">
                     <svg width={version.end - version.x - 2} height="30" class="block" aria-hidden="true">
-                        <rect x="0.5" y="0.5" width={version.end - version.x - 3} height="27" fill="#fffdf8" stroke="#24302f" />
-                        <svg width={version.end - version.x - 6}><text x="8" y="19" font-size="13.5" fill="#24302f"><tspan font-weight="700">{version.number}</tspan>  {version.summary}</text></svg>
+                        <rect x="0.5" y="0.5" width={Math.max(1, version.end - version.x - 3)} height="27" fill="#fffdf8" stroke="#24302f" />
+                        <svg width={Math.max(1, version.end - version.x - 6)}><text x="8" y="19" font-size="13.5" fill="#24302f"><tspan font-weight="700">{version.number}</tspan>  {version.summary}</text></svg>
                     </svg>
                 </Link>
             {/each}
         </div>
     </div>
+    {#if programme.sessions.length > 0}
+        <div class="row"><h2>Sessions</h2><Points points={programme.sessions.map((session) => ({ day: session.day, text: `${session.number}${session.signed ? '' : ', open'}`, mark: 'session' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
+    {/if}
     {#each programme.exercises as exercise, index (index)}
         <div class="row">
             <h2>{exercise.name}<span>{exercise.adherence.share === null ? 'nothing due yet' : `${percent(exercise.adherence.share)} practised`}</span></h2>
-            <div class="tallies" role="img" aria-label="{exercise.name}: {tallyInWords(exercise.days.map((day) => day.strokes))}">
-                <div aria-hidden="true"><Tally days={exercise.days.map((day) => day.strokes)} dayWidth={axis.dayWidth} stroke={Math.min(5, axis.dayWidth / 5)} height={17} /></div>
-            </div>
+            {#if programme.by_week}<WeekBars {exercise} {axis} left={LEFT} width={WIDTH} />
+            {:else}
+                {@const days = exercise.days.map((each) => strokesOf(each.strokes)[0] ?? [])}
+                <div class="tallies" role="img" aria-label="{exercise.name}: {tallyInWords(days)}">
+                    <div aria-hidden="true"><Tally {days} dayWidth={axis.dayWidth} stroke={Math.min(5, axis.dayWidth / 5)} height={17} /></div>
+                </div>
+            {/if}
         </div>
     {/each}
-    <div class="row">
-        <h2>{programme.symptom}<span>before <b class="ring"></b> after <b class="dot"></b></span></h2>
-        <svg class="overflow-visible" width={WIDTH} height={RATINGS} viewBox="{LEFT} 0 {WIDTH} {RATINGS}" role="img" aria-label="{programme.symptom}, 0 to 10, before and after {ratings.length} practices. The practices are listed below.">
-            {#each [0, 5, 10] as level (level)}
-                <path d="M{LEFT} {y(level)}H{edge}" stroke="#d9cfba" /><text x={LEFT - 6} y={y(level) + 4} font-size="11" text-anchor="end" fill="#596159">{level}</text>
-            {/each}
-            {#each ratings as rating, index (index)}
-                {#if rating.before !== null && rating.after !== null}<path d="M{rating.x} {y(rating.before)}V{y(rating.after)}" stroke="#24302f" stroke-width="1.1" />{/if}
-                {#if rating.before !== null}<circle cx={rating.x} cy={y(rating.before)} r="2.3" fill="#faf6ec" stroke="#24302f" />{/if}
-                {#if rating.after !== null}<circle cx={rating.x} cy={y(rating.after)} r="2.3" fill="#5d4f7a" />{/if}
-            {/each}
-            {#if programme.versions.length > 1}
-                {#each shown.slice(1) as version (version.number)}<path d="M{version.x} 0V{RATINGS}" stroke="#24302f" stroke-dasharray="1.5 4" />{/each}
-            {/if}
-            <path d="M{Math.min(today, edge - 1)} 0V{RATINGS}" stroke="#a63f28" />
-        </svg>
-    </div>
+    {#if programme.diary.length > 0}
+        <div class="row"><h2>Diary<span>0–10</span></h2><DiaryLines {programme} {axis} left={LEFT} width={WIDTH} /></div>
+    {/if}
+    {#if programme.ratings.length > 0}
+        <div class="row"><h2>{programme.symptom}<span>before <b class="ring"></b> after <b class="dot"></b></span></h2><BeforeAfter {programme} {axis} left={LEFT} width={WIDTH} /></div>
+    {/if}
+    {#each programme.questionnaires as form (form.name)}
+        <div class="row"><h2>{form.name}<span>0–{form.most}</span></h2><Points points={form.points.map((each) => ({ day: each.day, text: `${short(each.value, 1)} ${each.band}`, mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
+    {/each}
+    {#each programme.measures as measure (measure.name)}
+        <div class="row"><h2>{measure.name}<span>{measure.unit}</span></h2><Points points={measure.points.map((each) => ({ day: each.day, text: short(each.value, 1), mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
+    {/each}
+    <svg class="marks" width={edge} height="100%" aria-hidden="true">
+        {#each shown.slice(1) as version (version.number)}<line x1={version.x} x2={version.x} y1="34" y2="100%" stroke="#24302f" stroke-dasharray="1.5 4" />{/each}
+        <line x1={today} x2={today} y1="20" y2="100%" stroke="#a63f28" />
+        {#if reading !== null}<line x1={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2} x2={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2} y1="20" y2="100%" stroke="#1f5c57" />{/if}
+    </svg>
+</div>
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<div class="reader" role="slider" tabindex="0" aria-label="Read out a {programme.by_week ? 'week' : 'day'}" aria-valuemin={0} aria-valuemax={all.length - 1} aria-valuenow={at} aria-valuetext="{named}: {words}" onkeydown={key}>
+    <strong>{named}</strong>
+    {#if lines.length === 0}<span class="text-muted">nothing noted</span>{/if}
+    {#each lines as line, index (index)}<span><span class="text-muted">{line.what}</span> {line.value}</span>{/each}
 </div>
 
 <style>
-    .course-axis { overflow-x: auto; }
-    .row { display: grid; grid-template-columns: 150px 1056px; align-items: center; padding: 0.3rem 0; }
+    .course-axis { position: relative; overflow-x: auto; }
+    .row { display: grid; grid-template-columns: 150px 1056px; align-items: center; padding: 0.25rem 0; }
     .row h2 { font-family: var(--sans); font-size: 0.925rem; font-weight: 700; padding-right: 0.5rem; }
     .row h2 span { display: block; font-weight: 400; font-size: 0.8125rem; color: var(--muted); }
     .band { display: flex; }
     .ring, .dot { display: inline-block; width: 0.5rem; height: 0.5rem; border-radius: 50%; border: 1px solid var(--ink); }
     .dot { background: var(--heather); border-color: var(--heather); }
+    .marks { position: absolute; inset: 0 auto auto 0; height: 100%; pointer-events: none; }
+    .reader { display: flex; flex-wrap: wrap; gap: 0.1rem 1.1rem; padding: 0.3rem 0.5rem 0.3rem 150px; min-height: 2rem; font-size: 0.875rem; }
+    .reader:focus-visible { outline: 3px solid var(--reed); outline-offset: -2px; }
+    @media print { .course-axis { zoom: 0.8; overflow: visible; } .reader { display: none; } }
 </style>

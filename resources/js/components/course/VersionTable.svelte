@@ -16,7 +16,7 @@
                     <span class="block text-[0.8125rem] text-muted">from {dayMonth(version.from)}, {version.by}{version.reason ? `: ${version.reason}` : ''}</span></td>
                 <td class="py-1.5">
                     {#if version.adherence.share === null}
-                        <span class="text-muted">{version.state === 'replaced' ? 'replaced before it began' : version.state === 'ahead' ? `in force from ${dayMonth(version.from)}` : 'nothing due yet'}</span>
+                        <span class="text-muted">{version.state === 'replaced' ? 'replaced before it began' : version.state === 'before' ? 'before what is shown' : version.state === 'ahead' ? `in force from ${dayMonth(version.from)}` : 'nothing due yet'}</span>
                     {:else}
                         <strong>{percent(version.adherence.share)}</strong> · {short(version.adherence.credit, 1)} of {version.adherence.due}
                         <span class="block text-[0.8125rem] text-muted">{version.adherence.days_practised} of {plural(version.adherence.days_due, 'day', 'days')}, longest gap {plural(version.adherence.longest_gap, 'day', 'days')}{version.adherence.extras > 0 ? `, ${version.adherence.extras} extra` : ''}</span>

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Support\Caseload;
+use Illuminate\Console\Command;
+
+/** Computes the lines of the caseload that have run out, so that nobody who opens it has to wait for that. */
+final class RefreshCaseload extends Command
+{
+    protected $signature = 'caseload:refresh';
+
+    protected $description = 'Compute the lines of the caseload that have run out';
+
+    public function handle(): int
+    {
+        $this->line(Caseload::refresh(now()).' lines computed.');
+
+        return self::SUCCESS;
+    }
+}

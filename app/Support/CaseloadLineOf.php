@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\DiaryEntry;
+use App\Models\NewFinding;
+use App\Models\Pause;
+use App\Models\Practice;
+use App\Models\ProgrammeItem;
+use App\Models\ScreeningAnswer;
+use Carbon\CarbonImmutable;
+use IvoryPace\Practice\AdherenceResult;
+use IvoryPace\Practice\DayTally;
+use IvoryPace\Practice\DuePractices;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\Stroke;
+use IvoryPace\Progress\CaseloadFacts;
+use IvoryPace\Progress\CaseloadLine;
+use IvoryPace\Progress\DailyLine;
+use IvoryPace\Safety\Flag;
+use IvoryPace\Safety\Level;
+use IvoryPace\Safety\PauseRules;
+
+/** A patient's line of the caseload, from what is on file, and until when it holds if nothing happens. */
+final class CaseloadLineOf
+{
+    private const TALLY_DAYS = 14;
+
+    /** Gaps are followed this far back. */
+    private const LOOK_BACK_DAYS = 35;
+
+    private const LATELY_DAYS = 7;
+
+    /** @return array{line: array<string, mixed>, urgency: int, figures: array<string, mixed>, holds_until: CarbonImmutable} */
+    public static function on(OnFile $file): array
+    {
+        $patient = $file->patient;
+        $today = $file->today;
+        $latest = $patient->activeProgramme?->latestVersion();
+        $evidence = EvidenceOf::on($file);
+        $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
+        $tally = $evidence?->adherence->ofProgramme($today->plusDays(1 - self::TALLY_DAYS), $today);
+        $line = CaseloadLine::for(self::facts($file, $evidence, $proposals, $tally));
+
+        return [
+            'line' => [
+                'id' => $patient->id,
+                'name' => $patient->name,
+                'responsible' => $patient->practitioner_id,
+                'flags' => self::flags($file),
+                'prescribed' => $latest?->items->map(fn (ProgrammeItem $item) => $item->item()->summary())->implode('; '),
+                'reason' => $line->reason->value,
+                'heading' => $line->reason->heading(),
+                'number' => $line->number,
+                'sentence' => $line->sentence,
+                'tally' => implode(',', array_map(fn (DayTally $day) => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)), $tally->days ?? [])),
+                'symptom' => self::symptom($file),
+                'review_on' => $latest?->review_on->format('j M'),
+            ],
+            'urgency' => $line->reason->order(),
+            'figures' => OutcomeFigures::on($file, $evidence),
+            'holds_until' => self::holdsUntil($file),
+        ];
+    }
+
+    private static function facts(OnFile $file, ?EvidenceOf $evidence, ?ProposalOf $proposals, ?AdherenceResult $tally): CaseloadFacts
+    {
+        $patient = $file->patient;
+        $latest = $patient->activeProgramme?->latestVersion();
+        $back = $evidence?->adherence->ofProgramme($file->today->plusDays(-self::LOOK_BACK_DAYS), $file->today);
+        $goingOn = $file->pauses->whereNull('until_at');
+        $help = $goingOn->firstWhere('rule', PauseRules::GET_HELP);
+        $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
+        $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->rule !== PauseRules::NEW_FINDING)->max('until_at');
+        $lately = $file->today->plusDays(1 - self::LATELY_DAYS);
+        $stops = $file->practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true
+            && ! $patient->dayOf($practice->started_at)->isBefore($lately) && ($lookedAt === null || $practice->received_at > $lookedAt));
+        $endsOn = $latest?->ends_on === null ? null : PatientDay::of($latest->ends_on->format('Y-m-d'));
+        $daysSince = fn (CarbonImmutable $then): int => max(0, $patient->dayOf($then)->daysUntil($file->today));
+
+        return new CaseloadFacts(
+            screened: $patient->latestScreening !== null,
+            openRedFlags: Safeguards::openRedFlags($patient),
+            daysSinceAdded: $daysSince($patient->created_at),
+            hasProgramme: $latest !== null,
+            getHelp: $help?->practice?->stop_symptom,
+            pausedExercise: $paused === null ? null : $latest?->items->firstWhere('lineage', $paused->lineage)?->item()->name(),
+            stopsLately: $stops->count(),
+            lastStop: $stops->last()->stop_symptom ?? $paused?->practice?->stop_symptom,
+            presentGap: $back->presentGap ?? 0,
+            adherence: $tally?->share(),
+            dueLately: $tally->due ?? 0,
+            creditLately: $tally->credit ?? 0.0,
+            daysSinceAccess: $file->access === null ? null : $daysSince(CarbonImmutable::parse((string) $file->access->made, 'UTC')),
+            accessUsed: (bool) ($file->access->used ?? false),
+            reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($file->today),
+            hasEnded: $endsOn !== null && $file->today->isAfter($endsOn),
+            newFinding: self::gravest($file),
+            screeningWaits: $file->screeningSentAt === null ? null : $daysSince($file->screeningSentAt),
+            redFlagFromHome: $patient->openRedFlags->first()?->source === 'home',
+            keptAside: (int) ($file->aside->waiting ?? 0),
+            urgentAside: (bool) ($file->aside->urgent ?? false),
+            worse: $proposals?->worse,
+            proposals: $proposals?->waiting() ?? [],
+            outcome: $file->lastClosed?->outcome?->label(),
+        );
+    }
+
+    /** Until the day is over, or a window closes and what was open is missed. */
+    private static function holdsUntil(OnFile $file): CarbonImmutable
+    {
+        $clock = $file->patient->clock();
+        $turns = [$clock->endsAt($file->today)];
+        $programme = $file->patient->activeProgramme;
+        foreach ($programme === null ? [] : (new DuePractices($programme->history(), $clock))->on($file->today) as $slot) {
+            if ($slot->closesAt > $file->now) {
+                $turns[] = $slot->closesAt;
+            }
+        }
+
+        return CarbonImmutable::instance(min($turns))->utc();
+    }
+
+    /** @return list<string> labels of the flags in force */
+    private static function flags(OnFile $file): array
+    {
+        $flags = array_filter(array_map(fn (ScreeningAnswer $answer) => $answer->flagInForce($file->today), $file->patient->latestScreening?->answers->all() ?? []));
+
+        return array_values(array_map(fn (Flag $flag) => $flag->label(), $flags));
+    }
+
+    /** @return array{title: string, exercise: string, paused: bool}|null */
+    private static function gravest(OnFile $file): ?array
+    {
+        $first = $file->patient->newFindings->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
+
+        return $first === null ? null : ['title' => $first->title, 'exercise' => $first->exercise, 'paused' => $first->level === Level::NeedsReason];
+    }
+
+    /** @return array{name: string, days: list<float|null>}|null the first chosen symptom by the diary; what is rated before practices where there is none */
+    private static function symptom(OnFile $file): ?array
+    {
+        $from = $file->today->plusDays(1 - self::TALLY_DAYS);
+        foreach ($file->symptoms as $symptom) {
+            $ratings = array_filter($file->diary->map(fn (DiaryEntry $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->patientDay()->date, $rating])->all());
+            $days = DailyLine::of(array_values($ratings), $from, $file->today);
+            if (array_filter($days, is_float(...)) !== []) {
+                return ['name' => $symptom->name, 'days' => $days];
+            }
+        }
+        $rated = $file->patient->activeProgramme?->latestVersion()?->rated_symptom;
+        $ratings = array_filter($file->practices->map(fn (Practice $practice) => $practice->before === null ? null : [$file->patient->dayOf($practice->started_at)->date, $practice->before])->all());
+        $days = DailyLine::of(array_values($ratings), $from, $file->today);
+
+        return $rated === null || array_filter($days, is_float(...)) === [] ? null : ['name' => "$rated before practice", 'days' => $days];
+    }
+}

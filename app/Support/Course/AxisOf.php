@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Course;
+
+use App\Models\CareSession;
+use App\Models\ChosenSymptom;
+use App\Models\DiaryEntry;
+use App\Models\Measurement;
+use App\Models\Practice;
+use App\Models\Programme;
+use App\Models\ProgrammeVersion;
+use App\Support\EvidenceOf;
+use App\Support\OnFile;
+use Illuminate\Support\Collection;
+use IvoryPace\Assessment\Measure;
+use IvoryPace\Assessment\Questionnaire;
+use IvoryPace\Median;
+use IvoryPace\Practice\AdherenceResult;
+use IvoryPace\Practice\DayTally;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\Stroke;
+use IvoryPace\Programme\Goal;
+
+/** The axis of the Course: what was prescribed above what happened, day by day or, over a long time, week by week. */
+final readonly class AxisOf
+{
+    private const MOST_SESSIONS = 200;
+
+    private const MOST_MEASUREMENTS = 300;
+
+    private PatientDay $to;
+
+    private bool $isByWeek;
+
+    public function __construct(private OnFile $file, private Programme $programme, private EvidenceOf $evidence, private PracticeLines $lines, private PatientDay $from)
+    {
+        $this->to = Span::to($from, $file->today);
+        $this->isByWeek = Span::isByWeek($from, $this->to);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'from' => $this->from->date,
+            'to' => $this->to->date,
+            'today' => $this->file->today->date,
+            'by_week' => $this->isByWeek,
+            'versions' => $this->programme->versions->map($this->version(...)),
+            'exercises' => array_map($this->exercise(...), $this->programme->history()->lineages()),
+            'symptom' => $this->programme->latestVersion()?->rated_symptom,
+            'ratings' => $this->ratings(),
+            'diary' => $this->diary(),
+            'goal' => $this->goal(),
+            'sessions' => $this->sessions(),
+            'measures' => $this->measures(),
+            'questionnaires' => $this->questionnaires(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function version(ProgrammeVersion $version): array
+    {
+        $today = $this->file->today;
+        $from = PatientDay::of($version->in_force_from->format('Y-m-d'));
+        $next = $this->programme->versions->first(fn (ProgrammeVersion $other) => $other->number === $version->number + 1);
+        $last = $next !== null ? PatientDay::of($next->in_force_from->format('Y-m-d'))->previous()
+            : ($version->ends_on !== null ? PatientDay::of($version->ends_on->format('Y-m-d')) : null);
+        // What lies before the span is not looked at again.
+        $isShown = $last === null || ! $last->isBefore($this->from);
+
+        return [
+            'number' => $version->number,
+            'from' => $from->date,
+            'to' => $last?->date,
+            'summary' => $version->items->map(fn ($item) => $item->item()->summary())->implode('; '),
+            'by' => $version->practitioner->name,
+            'reason' => $version->reason,
+            'review_on' => $version->review_on->format('j M Y'),
+            'state' => match (true) {
+                $last !== null && $last->isBefore($from) => 'replaced',
+                $from->isAfter($today) => 'ahead',
+                ! $isShown => 'before',
+                default => 'begun',
+            },
+            'adherence' => self::figures($this->evidence->adherence->ofProgramme($isShown && $from->isBefore($this->from) ? $this->from : $from, $isShown ? $last ?? $today : $from->previous())),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function exercise(string $lineage): array
+    {
+        $result = $this->evidence->adherence->ofItem($lineage, $this->from, $this->file->today);
+        $days = $this->isByWeek ? [] : array_map(fn (DayTally $day) => [
+            'date' => $day->day->date, 'paused' => $day->paused, 'strokes' => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)),
+        ], $result->days);
+
+        return ['name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [], 'adherence' => self::figures($result)];
+    }
+
+    /** @return list<array{date: string, due: int, credit: float, stops: int}> */
+    private function weeks(AdherenceResult $result): array
+    {
+        return array_map(fn (array $week) => [
+            'date' => $week[0]->day->date,
+            'due' => array_sum(array_map(fn (DayTally $day) => $day->due, $week)),
+            'credit' => (float) array_sum(array_map(fn (DayTally $day) => $day->credit, $week)),
+            'stops' => array_sum(array_map(fn (DayTally $day) => count(array_filter($day->strokes, fn (Stroke $stroke) => $stroke === Stroke::Stopped)), $week)),
+        ], array_chunk($result->days, 7));
+    }
+
+    /** @return array<string, mixed> */
+    private static function figures(AdherenceResult $result): array
+    {
+        return [
+            'share' => $result->share(), 'credit' => $result->credit, 'due' => $result->due,
+            'days_practised' => $result->daysPractised, 'days_due' => $result->daysDue,
+            'longest_gap' => $result->longestGap, 'extras' => $result->extras,
+        ];
+    }
+
+    /** @return list<array{day: string, before: int|float|null, after: int|float|null}> each practice, or the medians of each week */
+    private function ratings(): array
+    {
+        $rated = $this->evidence->practicesFrom($this->from)->filter(fn (Practice $practice) => $practice->before !== null || $practice->after !== null)
+            ->map(fn (Practice $practice) => ['day' => $this->file->patient->dayOf($practice->started_at), 'before' => $practice->before, 'after' => $practice->after]);
+        if (! $this->isByWeek) {
+            return array_values($rated->map(fn (array $each) => [...$each, 'day' => $each['day']->date])->all());
+        }
+        $weeks = $rated->groupBy(fn (array $each) => intdiv($this->from->daysUntil($each['day']), 7));
+        $median = function (Collection $of): ?float {
+            $values = array_values(array_filter($of->all(), is_int(...)));
+
+            return $values === [] ? null : Median::of($values);
+        };
+
+        return array_values($weeks->map(fn (Collection $week, int $number) => ['day' => $this->from->plusDays(7 * $number)->date, 'before' => $median($week->pluck('before')), 'after' => $median($week->pluck('after'))])->all());
+    }
+
+    /** @return list<array{name: string, days: list<array{string, int}>}> */
+    private function diary(): array
+    {
+        $entries = $this->file->diary->filter(fn (DiaryEntry $entry) => ! $entry->patientDay()->isBefore($this->from));
+        $line = fn (string $name, callable $value): array => ['name' => $name, 'days' => array_values(array_filter($entries->map(
+            fn (DiaryEntry $entry) => ($rating = $value($entry)) === null ? null : [$entry->patientDay()->date, $rating],
+        )->all()))];
+        $lines = $this->file->symptoms->map(fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryEntry $entry) => $entry->rating($symptom)));
+
+        return array_values($lines->push($line('Sleep', fn (DiaryEntry $entry) => $entry->content['sleep']))->filter(fn (array $each) => $each['days'] !== [])->all());
+    }
+
+    /** @return array{measure: string, target: float, at_most: bool}|null */
+    private function goal(): ?array
+    {
+        $goal = Goal::read($this->programme->latestVersion()->goal ?? [])[0];
+
+        return $goal === null ? null : ['measure' => $goal->measure, 'target' => $goal->target, 'at_most' => $goal->atMost];
+    }
+
+    /** @return list<array{day: string, number: int, id: string, signed: bool}> */
+    private function sessions(): array
+    {
+        return array_values($this->file->patient->careSessions()->where('begun_at', '>=', $this->file->patient->clock()->startsAt($this->from))->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get()
+            ->map(fn (CareSession $session) => ['day' => $this->file->patient->dayOf($session->begun_at)->date, 'number' => $session->number, 'id' => $session->id, 'signed' => $session->closed_at !== null])->all());
+    }
+
+    /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float}>}> those of everyone; chosen symptoms are in the diary */
+    private function measures(): array
+    {
+        $measured = Measurement::query()->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from))
+            ->where('measure', '!=', Measure::Symptom->value)->orderBy('measured_at')->orderBy('id')->limit(self::MOST_MEASUREMENTS)->get(['id', 'measure', 'value', 'measured_at'])->groupBy(fn (Measurement $each) => $each->measure->value);
+
+        return array_values($measured->map(fn (Collection $values, string $measure) => [
+            'name' => Measure::from($measure)->label(), 'unit' => Measure::from($measure)->unit(),
+            'points' => array_values($values->map(fn (Measurement $each) => ['day' => $this->file->patient->dayOf($each->measured_at)->date, 'value' => $each->value])->all()),
+        ])->all());
+    }
+
+    /** @return list<array{name: string, most: int, points: list<array{day: string, value: float, band: string}>}> */
+    private function questionnaires(): array
+    {
+        $lines = [];
+        foreach (Questionnaire::all() as $questionnaire) {
+            $points = [];
+            foreach ($this->file->scored->where('form', $questionnaire->key) as $form) {
+                $day = $form->completed_at === null ? null : $this->file->patient->dayOf($form->completed_at);
+                if ($day !== null && $form->score !== null && ! $day->isBefore($this->from)) {
+                    $points[] = ['day' => $day->date, 'value' => $form->score, 'band' => $questionnaire->band($form->score)];
+                }
+            }
+            if ($points !== []) {
+                $lines[] = ['name' => $questionnaire->name, 'most' => $questionnaire->highest(), 'points' => $points];
+            }
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Course;
+
+use App\Actions\AnswerProposal;
+use App\Models\MadeDecision;
+use App\Models\ProgrammeItem;
+use App\Support\EvidenceOf;
+use App\Support\OnFile;
+use App\Support\ProposalOf;
+use IvoryPace\Progress\Proposal\ProposalKind;
+
+/** What is proposed for each exercise, with what accepting would make of it, and what was last decided. */
+final class ProposalsOf
+{
+    /** @return list<array<string, mixed>> */
+    public static function on(OnFile $file, EvidenceOf $evidence): array
+    {
+        $proposals = ProposalOf::on($file, $evidence);
+        $latest = $file->patient->activeProgramme?->latestVersion();
+        $lines = [];
+        foreach ($latest->items ?? [] as $row) {
+            $proposal = $proposals->item($row);
+            if ($latest === null || $proposal === null) {
+                continue;
+            }
+            $decided = $file->decisions->last(fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $proposal->kind);
+            $lines[] = [
+                'lineage' => $row->lineage, 'exercise' => $row->item()->name(), 'now' => $row->item()->summary(), 'based_on' => $latest->number,
+                'kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule(),
+                'asks' => $proposal->kind->asksForDecision(), 'finishes' => $proposal->kind === ProposalKind::Finish,
+                'accepted' => self::accepted($row, $proposal->kind, $file),
+                'decided' => $decided === null ? null : ['what' => $decided->decided->label(), 'on' => $decided->decided_at->setTimezone($file->patient->clinic->time_zone)->format('j M'), 'reason' => $decided->reason],
+            ];
+        }
+
+        return $lines;
+    }
+
+    /** The exercise as it would be; null where it has to be chosen. */
+    private static function accepted(ProgrammeItem $row, ProposalKind $kind, OnFile $file): ?string
+    {
+        return AnswerProposal::changed($row, $kind, $file->patient)?->summary();
+    }
+}
