@@ -42,6 +42,7 @@ Route::middleware('auth:practitioner')->group(function () {
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::get('/', CaseloadController::class);
     Route::get('/clinic', [ClinicController::class, 'show']);
+    Route::put('/clinic/settings', [ClinicController::class, 'settings'])->middleware('can:lead');
     Route::put('/clinic/thresholds', [ClinicController::class, 'thresholds'])->middleware('can:lead');
     Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
     Route::get('/voice', [VoiceController::class, 'show']);

@@ -7,6 +7,8 @@ namespace App\Models;
 use Database\Factories\ClinicFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
 
 /**
@@ -15,6 +17,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string $time_zone
  * @property string $emergency_wording
  * @property array<string, mixed>|null $thresholds as typed
+ * @property School $school with which a new programme begins
  */
 final class Clinic extends Model
 {
@@ -22,6 +25,12 @@ final class Clinic extends Model
     use HasFactory;
 
     protected $guarded = [];
+
+    /** @return HasMany<Practitioner, $this> */
+    public function practitioners(): HasMany
+    {
+        return $this->hasMany(Practitioner::class);
+    }
 
     /** From which numbers on something is proposed here. */
     public function thresholds(): Thresholds
@@ -32,6 +41,6 @@ final class Clinic extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['thresholds' => 'array'];
+        return ['thresholds' => 'array', 'school' => School::class];
     }
 }

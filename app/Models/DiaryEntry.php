@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use IvoryPace\Practice\PatientDay;
 
 /**
  * What a patient wrote about one day. Nobody reads it between sessions, and the page says so.
@@ -23,19 +22,6 @@ final class DiaryEntry extends Model
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** 0–10; null when it was not rated that day. */
-    public function rating(ChosenSymptom $symptom): ?int
-    {
-        $rating = $this->content['ratings'][$symptom->id] ?? null;
-
-        return $rating === null ? null : (int) $rating;
-    }
-
-    public function patientDay(): PatientDay
-    {
-        return PatientDay::of($this->day->format('Y-m-d'));
-    }
 
     /** @return array<string, string> */
     protected function casts(): array

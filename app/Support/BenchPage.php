@@ -21,7 +21,7 @@ final class BenchPage
         $now = now();
         $latest = $patient->activeProgramme?->latestVersion();
         $today = $patient->dayOf($now);
-        $draft = ProgrammeDraft::read($latest === null ? [self::FIRST] : self::items($latest), $latest?->school->value);
+        $draft = ProgrammeDraft::read($latest === null ? [self::FIRST] : self::items($latest), $latest?->school->value ?? $patient->clinic->school->value);
         $facts = PatientFactsOf::patient($patient, $now);
         $answer = BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($latest));
 

@@ -8,7 +8,6 @@ use App\Models\AskedForm;
 use App\Models\CareSession;
 use App\Models\NewFinding;
 use App\Models\Patient;
-use App\Models\Practice;
 use App\Models\SessionNote;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\PatientDay;
@@ -25,17 +24,17 @@ final class BriefOf
         $programme = $patient->activeProgramme;
         $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
         $since = $last !== null ? $patient->dayOf($last->begun_at) : $programme?->history()->firstDay();
-        $practices = $evidence !== null && $since !== null ? $evidence->practicesFrom($since) : collect();
+        $practices = collect($evidence !== null && $since !== null ? $evidence->practicesFrom($since) : []);
         $latest = $programme?->latestVersion();
 
         return Brief::of(new BriefFacts(
             daysSinceLast: $last === null ? null : (int) $last->begun_at->diffInDays($now),
             evidence: $evidence !== null && $since !== null ? $evidence->from($since) : null,
             ratedSymptom: $latest?->rated_symptom,
-            stops: $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)
-                ->countBy(fn (Practice $practice) => $practice->stop_symptom?->label() ?? 'a symptom')->sortDesc()->all(),
+            stops: $practices->filter(fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())
+                ->countBy(fn (PracticeOnFile $practice) => $practice->stopSymptom?->label() ?? 'a symptom')->sortDesc()->all(),
             longestGap: $evidence !== null && $since !== null ? $evidence->longestGapSince($since) : 0,
-            remarks: array_values($practices->reverse()->map(fn (Practice $practice) => trim((string) $practice->remark))->filter()->all()),
+            remarks: array_values($practices->reverse()->map(fn (PracticeOnFile $practice) => $practice->remark())->filter()->all()),
             openRedFlags: array_map(fn (RedFlag $flag) => $flag->label(), Safeguards::openRedFlags($patient)),
             newFindings: array_values($patient->newFindings()->limit(10)->get()->map(fn (NewFinding $finding) => "{$finding->title} ({$finding->exercise})")->all()),
             pausedExercises: $patient->pauses()->goingOn()->count(),
@@ -43,7 +42,7 @@ final class BriefOf
             screeningDays: $patient->latestScreening === null ? null : (int) $patient->latestScreening->completed_at->diffInDays($now),
             screeningWaits: $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->exists(),
             reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($patient->dayOf($now)),
-            slight: $practices->where('slight_symptom', true)->count(),
+            slight: $practices->where('slight', true)->count(),
         ));
     }
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\DiaryEntry;
 use App\Models\NewFinding;
 use App\Models\Pause;
-use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ScreeningAnswer;
 use Carbon\CarbonImmutable;
@@ -75,8 +73,10 @@ final class CaseloadLineOf
         $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
         $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->rule !== PauseRules::NEW_FINDING)->max('until_at');
         $lately = $file->today->plusDays(1 - self::LATELY_DAYS);
-        $stops = $file->practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true
-            && ! $patient->dayOf($practice->started_at)->isBefore($lately) && ($lookedAt === null || $practice->received_at > $lookedAt));
+        $lookedAt = $lookedAt?->format('Y-m-d H:i:s');
+        $stops = array_values(array_filter($file->practices, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()
+            && ! $practice->day->isBefore($lately) && ($lookedAt === null || $practice->receivedAt > $lookedAt)));
+        $lastStop = end($stops);
         $endsOn = $latest?->ends_on === null ? null : PatientDay::of($latest->ends_on->format('Y-m-d'));
         $daysSince = fn (CarbonImmutable $then): int => max(0, $patient->dayOf($then)->daysUntil($file->today));
 
@@ -87,8 +87,8 @@ final class CaseloadLineOf
             hasProgramme: $latest !== null,
             getHelp: $help?->practice?->stop_symptom,
             pausedExercise: $paused === null ? null : $latest?->items->firstWhere('lineage', $paused->lineage)?->item()->name(),
-            stopsLately: $stops->count(),
-            lastStop: $stops->last()->stop_symptom ?? $paused?->practice?->stop_symptom,
+            stopsLately: count($stops),
+            lastStop: ($lastStop === false ? null : $lastStop->stopSymptom) ?? $paused?->practice?->stop_symptom,
             presentGap: $back->presentGap ?? 0,
             adherence: $tally?->share(),
             dueLately: $tally->due ?? 0,
@@ -144,14 +144,14 @@ final class CaseloadLineOf
     {
         $from = $file->today->plusDays(1 - self::TALLY_DAYS);
         foreach ($file->symptoms as $symptom) {
-            $ratings = array_filter($file->diary->map(fn (DiaryEntry $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->patientDay()->date, $rating])->all());
+            $ratings = array_filter(array_map(fn (DiaryOnFile $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->day->date, $rating], $file->diary));
             $days = DailyLine::of(array_values($ratings), $from, $file->today);
             if (array_filter($days, is_float(...)) !== []) {
                 return ['name' => $symptom->name, 'days' => $days];
             }
         }
         $rated = $file->patient->activeProgramme?->latestVersion()?->rated_symptom;
-        $ratings = array_filter($file->practices->map(fn (Practice $practice) => $practice->before === null ? null : [$file->patient->dayOf($practice->started_at)->date, $practice->before])->all());
+        $ratings = array_filter(array_map(fn (PracticeOnFile $practice) => $practice->before === null ? null : [$practice->day->date, $practice->before], $file->practices));
         $days = DailyLine::of(array_values($ratings), $from, $file->today);
 
         return $rated === null || array_filter($days, is_float(...)) === [] ? null : ['name' => "$rated before practice", 'days' => $days];

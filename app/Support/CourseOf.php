@@ -28,6 +28,8 @@ final class CourseOf
 {
     private const LATEST_PRACTICES = 30;
 
+    private const LATEST_STOPS = 10;
+
     private const EMPTY = ['programme' => null, 'proposals' => [], 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => [], 'anchors' => [], 'periods' => null, 'note' => null];
 
     /**
@@ -36,7 +38,9 @@ final class CourseOf
      */
     public static function patient(Patient $patient, CarbonImmutable $now, Span $span = Span::ThreeMonths, array $compare = []): array
     {
-        $patient->load('clinic', 'latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->load('clinic', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        // Only what was answered with yes makes a flag.
+        $patient->load(['latestScreening.answers' => fn ($answers) => $answers->where('answer', true)]);
         $programme = $patient->activeProgramme;
 
         return [
@@ -69,12 +73,15 @@ final class CourseOf
             return self::EMPTY;
         }
         $lines = new PracticeLines($programme, $patient);
-        $practices = $evidence->practicesFrom($from);
+        $practices = array_reverse($evidence->practicesFrom($from));
+        $latest = array_slice($practices, 0, self::LATEST_PRACTICES);
+        $stopped = array_slice(array_filter($practices, fn (PracticeOnFile $practice) => $practice->stopClass !== null), 0, self::LATEST_STOPS);
+        $told = self::told([...$latest, ...$stopped]);
 
         return [
             'programme' => (new AxisOf($file, $programme, $evidence, $lines, $from))->toArray(),
             'proposals' => ProposalsOf::on($file, $evidence),
-            'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->reverse()->take(10)->map($lines->stop(...))->values(),
+            'stops' => array_map(fn (PracticeOnFile $practice) => $lines->stop($told[$practice->id]), $stopped),
             'trends' => TrendsOf::on($file, $from),
             'anchors' => array_map(
                 fn (string $anchor, Share $share) => ['name' => Anchor::from($anchor)->label(), 'share' => $share->share(), 'credit' => $share->credit, 'due' => $share->due],
@@ -86,10 +93,21 @@ final class CourseOf
             'home_checks' => $patient->homeChecks()->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
                 'on' => self::time($check->taken_at, $patient), 'rate' => round($check->rate, 1), 'doubtful' => $check->doubtful,
             ]),
-            'practices' => $practices->reverse()->take(self::LATEST_PRACTICES)->map($lines->practice(...))->values(),
+            'practices' => array_map(fn (PracticeOnFile $practice) => $lines->practice($told[$practice->id]), $latest),
             'periods' => PeriodsOf::on($file, $evidence, $from, $compare),
             'note' => self::note($patient),
         ];
+    }
+
+    /**
+     * Whole, for those that are told one by one.
+     *
+     * @param  list<PracticeOnFile>  $practices
+     * @return array<int, Practice> by id
+     */
+    private static function told(array $practices): array
+    {
+        return Practice::query()->whereKey(array_map(fn (PracticeOnFile $practice) => $practice->id, $practices))->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
     }
 
     /** @return array{text: string, on: string, session: string}|null the last signed one */

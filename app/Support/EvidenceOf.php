@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\Patient;
-use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeItem;
-use Illuminate\Support\Collection;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\Proposal\Proposal;
@@ -18,8 +15,8 @@ use IvoryPace\Session\RatedPractice;
 /** What a patient's practices say, for the whole programme or for an exercise, from a day on. */
 final class EvidenceOf
 {
-    /** @param  Collection<int, Practice>  $practices */
-    private function __construct(private readonly Programme $programme, public readonly Adherence $adherence, public readonly Collection $practices, private readonly Patient $patient, private readonly PatientDay $today)
+    /** @param  list<PracticeOnFile>  $practices */
+    private function __construct(private readonly Programme $programme, public readonly Adherence $adherence, public readonly array $practices, private readonly PatientDay $today)
     {
     }
 
@@ -29,7 +26,9 @@ final class EvidenceOf
         $programme = $file->patient->activeProgramme;
 
         return $programme === null ? null
-            : new self($programme, AdherenceOf::programme($programme, $file->patient, $file->practices, $file->pauses, $file->putOffs, $file->now), $file->practices, $file->patient, $file->today);
+            : new self($programme, AdherenceOf::programme(
+                $programme, $file->patient, array_map(fn (PracticeOnFile $practice) => $practice->record, $file->practices), $file->pauses, $file->putOffs, $file->now,
+            ), $file->practices, $file->today);
     }
 
     /** Over every exercise, from a day on, up to another or to the present one. */
@@ -51,16 +50,19 @@ final class EvidenceOf
         $from = $this->windowOf($item);
         $result = $this->adherence->ofItem($item->lineage, $from, $this->today);
 
-        return new Evidence($this->rated($this->practicesFrom($from)->where('lineage', $item->lineage)), $result->due, $result->credit);
+        return new Evidence($this->rated($this->practicesOf($item, $from)), $result->due, $result->credit);
     }
 
-    /** @return Collection<int, Practice> */
-    public function practicesFrom(PatientDay $from, ?PatientDay $to = null): Collection
+    /** @return list<PracticeOnFile> */
+    public function practicesFrom(PatientDay $from, ?PatientDay $to = null): array
     {
-        $start = $this->patient->clock()->startsAt($from);
-        $end = $this->patient->clock()->endsAt($to ?? $this->today);
+        return array_values(array_filter($this->practices, fn (PracticeOnFile $practice) => ! $practice->day->isBefore($from) && ($to === null || ! $practice->day->isAfter($to))));
+    }
 
-        return $this->practices->filter(fn (Practice $practice) => $practice->started_at >= $start && ($to === null || $practice->started_at < $end));
+    /** @return list<PracticeOnFile> of one exercise */
+    public function practicesOf(ProgrammeItem $item, PatientDay $from): array
+    {
+        return array_values(array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage));
     }
 
     /** The day from which the exercise has been prescribed as it is now. */
@@ -101,13 +103,13 @@ final class EvidenceOf
     }
 
     /**
-     * @param  Collection<int, Practice>  $practices
+     * @param  list<PracticeOnFile>  $practices
      * @return list<RatedPractice>
      */
-    private function rated(Collection $practices): array
+    private function rated(array $practices): array
     {
-        return array_values($practices->map(fn (Practice $practice) => new RatedPractice(
-            $practice->before, $practice->after, $practice->effort, $practice->smooth, $practice->stop_class?->isSymptom() === true,
-        ))->all());
+        return array_map(fn (PracticeOnFile $practice) => new RatedPractice(
+            $practice->before, $practice->after, $practice->effort, $practice->smooth, $practice->isStoppedForSymptom(),
+        ), $practices);
     }
 }

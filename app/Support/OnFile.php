@@ -7,18 +7,18 @@ namespace App\Support;
 use App\Models\AccessLink;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
-use App\Models\DiaryEntry;
 use App\Models\KeptAside;
 use App\Models\MadeDecision;
 use App\Models\Patient;
 use App\Models\Pause;
-use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection as SupportCollection;
+use Illuminate\Support\Facades\DB;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\Proposal\Proposal;
 use stdClass;
@@ -34,13 +34,16 @@ final readonly class OnFile
 
     private const MOST_DIARY_DAYS = 400;
 
+    /** Of the beginning, however long ago. */
+    private const FIRST_DIARY_DAYS = 14;
+
     private const MOST_FORMS = 200;
 
     /**
-     * @param  Collection<int, Practice>  $practices  in order
+     * @param  list<PracticeOnFile>  $practices  in order
      * @param  Collection<int, Pause>  $pauses  in order
      * @param  Collection<int, PutOffPractice>  $putOffs
-     * @param  Collection<int, DiaryEntry>  $diary  in order, since the programme began
+     * @param  list<DiaryOnFile>  $diary  in order: the first days of the programme, and the time that is looked at
      * @param  Collection<int, ChosenSymptom>  $symptoms
      * @param  Collection<int, AskedForm>  $scored  questionnaires with a score, in order
      * @param  Collection<int, MadeDecision>  $decisions  that still hold
@@ -49,10 +52,10 @@ final readonly class OnFile
         public Patient $patient,
         public CarbonImmutable $now,
         public PatientDay $today,
-        public Collection $practices,
+        public array $practices,
         public Collection $pauses,
         public Collection $putOffs,
-        public Collection $diary,
+        public array $diary,
         public Collection $symptoms,
         public Collection $scored,
         public Collection $decisions,
@@ -63,14 +66,17 @@ final readonly class OnFile
     ) {
     }
 
-    /** With every practice of the programme, or from a day on; at least with those that a proposal looks at. */
+    /**
+     * With every practice of the programme, or from a day on; at least with those that a proposal looks at. What lies on
+     * the clinic's desk (links, things kept aside, answers that wait) is left out.
+     */
     public static function patient(Patient $patient, CarbonImmutable $now, ?PatientDay $from = null): self
     {
         $patient->loadMissing('activeProgramme.versions.items');
         $from ??= $patient->activeProgramme?->history()->firstDay() ?? $patient->dayOf($now);
         $since = CarbonImmutable::instance($patient->clock()->startsAt($from))->min($now->subDays(Proposal::MOST_DAYS + 2));
 
-        return self::load(new Collection([$patient]), $now, $since)[$patient->id];
+        return self::load(new Collection([$patient]), $now, $since, withDesk: false)[$patient->id];
     }
 
     /**
@@ -81,45 +87,73 @@ final readonly class OnFile
      */
     public static function many(Collection $patients, CarbonImmutable $now): array
     {
-        return self::load($patients, $now, $now->subDays(Proposal::MOST_DAYS + 2));
+        return self::load($patients, $now, $now->subDays(Proposal::MOST_DAYS + 2), withDesk: true);
     }
 
     /**
      * @param  Collection<int, Patient>  $patients
      * @return array<string, self>
      */
-    private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since): array
+    private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk): array
     {
         $patients->loadMissing(['clinic', 'latestScreening.answers', 'openRedFlags', 'newFindings', 'activeProgramme.versions.items']);
         $ids = $patients->modelKeys();
         $many = count($ids);
-        $practices = self::byPatient(Practice::query()->whereIn('patient_id', $ids)->where('started_at', '>=', $since)->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get());
+        $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)->groupBy('patient_id');
         $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since))
             ->orderBy('from_at')->orderBy('id')->with('practice')->limit($many * 500)->get());
         $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $since->subDay()->format('Y-m-d'))->orderBy('day')->orderBy('id')->limit($many * 1000)->get());
-        $programmes = $patients->map(fn (Patient $patient) => $patient->activeProgramme?->history()->firstDay()->date)->filter();
-        $diary = self::byPatient(DiaryEntry::query()->whereIn('patient_id', $ids)->where('day', '>=', $programmes->min() ?? $now->format('Y-m-d'))->orderBy('day')->limit($many * self::MOST_DIARY_DAYS)->get());
+        $diary = self::diary($ids, $since);
         $symptoms = self::byPatient(ChosenSymptom::query()->whereIn('patient_id', $ids)->whereNull('dropped_at')->orderBy('id')->limit($many * ChosenSymptom::MOST)->get());
         $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
             ->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
         $decisions = self::byPatient(MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))->orderBy('id')->limit($many * 100)->get());
-        $access = AccessLink::query()->whereIn('patient_id', $ids)->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
-        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
-        $sent = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->orderBy('completed_at')->get(['id', 'patient_id', 'completed_at'])->keyBy('patient_id');
-        $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()->keyBy('patient_id');
+        [$access, $aside, $sent, $closed] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect()];
 
         $files = [];
         foreach ($patients as $patient) {
             $id = $patient->id;
-            $first = $patient->activeProgramme?->history()->firstDay()->date;
+            $clock = $patient->clock();
             $files[$id] = new self(
-                $patient, $now, $patient->dayOf($now), $practices($id), $pauses($id), $putOffs($id),
-                $diary($id)->filter(fn (DiaryEntry $entry) => $first !== null && $entry->day->format('Y-m-d') >= $first)->values(),
+                $patient, $now, $patient->dayOf($now), array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
+                array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
                 $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $closed->get($id),
             );
         }
 
         return $files;
+    }
+
+    /**
+     * The first weeks, which the present ones are compared with, and the time that is looked at.
+     *
+     * @param  array<array-key, mixed>  $ids
+     * @return SupportCollection<array-key, SupportCollection<int, stdClass>> by patient
+     */
+    private static function diary(array $ids, CarbonImmutable $since): SupportCollection
+    {
+        $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')->whereIn('patient_id', $ids)->whereNull('closed_on')
+            ->groupBy('patient_id')->select('patient_id')->selectRaw('min(in_force_from) as first_day');
+        $days = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')->whereColumn('day', '>=', 'first_day')
+            ->select('id', 'day')->selectRaw('row_number() over (partition by diary_entries.patient_id order by day) as nth');
+
+        return DB::table('diary_entries')->joinSub($days, 'days', 'days.id', '=', 'diary_entries.id')
+            ->where(fn ($query) => $query->where('days.nth', '<=', self::FIRST_DIARY_DAYS)->orWhere('days.day', '>=', $since->subDay()->format('Y-m-d')))
+            ->orderBy('diary_entries.day')->limit(count($ids) * self::MOST_DIARY_DAYS)->get(['diary_entries.patient_id', 'diary_entries.day', 'diary_entries.content'])->groupBy('patient_id');
+    }
+
+    /**
+     * @param  list<mixed>  $ids
+     * @return array{SupportCollection<array-key, stdClass>, SupportCollection<array-key, stdClass>, SupportCollection<array-key, AskedForm>, SupportCollection<array-key, Programme>} each by patient
+     */
+    private static function desk(array $ids): array
+    {
+        $access = AccessLink::query()->whereIn('patient_id', $ids)->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
+        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
+        $sent = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->orderBy('completed_at')->get(['id', 'patient_id', 'completed_at'])->keyBy('patient_id');
+        $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()->keyBy('patient_id');
+
+        return [$access, $aside, $sent, $closed];
     }
 
     /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\Practice;
-use Illuminate\Support\Collection;
 use IvoryPace\Assessment\Questionnaire;
 use IvoryPace\Practice\Share;
 use IvoryPace\Progress\Proposal\Proposal;
@@ -18,18 +16,17 @@ final class OutcomeFigures
     {
         $from = $file->today->plusDays(-Proposal::MOST_DAYS);
         $techniques = [];
-        $practices = $evidence?->practicesFrom($from)->groupBy('lineage') ?? new Collection;
         foreach ($file->patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
             if ($row->item()->routine !== null || $evidence === null) {
                 continue;
             }
             $key = $row->item()->prescription->technique->key;
             $result = $evidence->adherence->ofItem($row->lineage, $from, $file->today);
-            $done = $practices->get($row->lineage, new Collection);
+            $done = $evidence->practicesOf($row, $from);
             $sum = $techniques[$key] ?? ['due' => 0, 'credit' => 0.0, 'practices' => 0, 'stops' => 0];
             $techniques[$key] = [
-                'due' => $sum['due'] + $result->due, 'credit' => $sum['credit'] + $result->credit, 'practices' => $sum['practices'] + $done->count(),
-                'stops' => $sum['stops'] + $done->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)->count(),
+                'due' => $sum['due'] + $result->due, 'credit' => $sum['credit'] + $result->credit, 'practices' => $sum['practices'] + count($done),
+                'stops' => $sum['stops'] + count(array_filter($done, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
             ];
         }
 

@@ -35,7 +35,7 @@ final class ProgressOf
         $first = $programme->history()->firstDay();
         $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($first))->orderBy('started_at')->limit(self::MOST)->get();
         $adherence = AdherenceOf::programme(
-            $programme, $patient, $practices, $patient->pauses()->orderBy('from_at')->limit(500)->get(), $patient->putOffs()->where('day', '>=', $first->date)->limit(self::MOST)->get(), $now,
+            $programme, $patient, array_values($practices->map(fn (Practice $practice) => $practice->record())->all()), $patient->pauses()->orderBy('from_at')->limit(500)->get(), $patient->putOffs()->where('day', '>=', $first->date)->limit(self::MOST)->get(), $now,
         );
 
         return [

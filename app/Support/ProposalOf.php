@@ -8,7 +8,6 @@ use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
 use App\Models\MadeDecision;
 use App\Models\Pause;
-use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Assessment\ChangeClass;
@@ -42,14 +41,14 @@ final class ProposalOf
         return new self($file, $evidence);
     }
 
-    /** @return list<array{label: string, exercise: string}> what asks for a decision and has none that holds */
+    /** @return list<array{label: string, exercise: string, short: string}> what asks for a decision and has none that holds */
     public function waiting(): array
     {
         $waiting = [];
         foreach ($this->file->patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
-            $kind = $this->item($row)?->kind;
-            if ($kind?->asksForDecision() === true && ! $this->isDecided($row, $kind)) {
-                $waiting[] = ['label' => $kind->label(), 'exercise' => $row->item()->name()];
+            $proposal = $this->item($row);
+            if ($proposal?->kind->asksForDecision() === true && ! $this->isDecided($row, $proposal->kind)) {
+                $waiting[] = ['label' => $proposal->kind->label(), 'exercise' => $row->item()->name(), 'short' => $proposal->short];
             }
         }
 
@@ -70,19 +69,19 @@ final class ProposalOf
         if ($item->asNeeded !== null) {
             return null;
         }
-        $practices = $this->evidence->practicesFrom($this->evidence->windowOf($row))->where('lineage', $row->lineage);
-        $rated = $practices->filter(fn (Practice $practice) => $practice->before !== null && $practice->after !== null);
+        $practices = $this->evidence->practicesOf($row, $this->evidence->windowOf($row));
+        $pick = fn (callable $of): array => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
         $next = $item->ladder()?->next();
 
         return Proposal::for(new ProposalFacts(
             getHelp: $this->getHelp,
             worse: $this->worse,
             days: max(0, $this->evidence->changedOn($row)->daysUntil($this->file->today)),
-            practices: $practices->count(),
-            stops: $practices->filter(fn (Practice $practice) => $practice->stop_class?->isSymptom() === true)->count(),
-            efforts: array_values($practices->map(fn (Practice $practice) => $practice->effort)->filter(fn (?int $effort) => $effort !== null)->all()),
-            smooth: array_values($practices->filter(fn (Practice $practice) => $practice->smooth !== null)->map(fn (Practice $practice) => $practice->smooth === 'yes')->all()),
-            ratings: array_values($rated->map(fn (Practice $practice) => [(int) $practice->before, (int) $practice->after])->all()),
+            practices: count($practices),
+            stops: count(array_filter($practices, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
+            efforts: $pick(fn (PracticeOnFile $practice) => $practice->effort),
+            smooth: $pick(fn (PracticeOnFile $practice) => $practice->smooth === null ? null : $practice->smooth === 'yes'),
+            ratings: $pick(fn (PracticeOnFile $practice) => $practice->before === null || $practice->after === null ? null : [$practice->before, $practice->after]),
             adherence: $this->evidence->ofItem($row)->adherence(),
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
@@ -98,7 +97,7 @@ final class ProposalOf
             foreach ($this->file->diary as $entry) {
                 $rating = $entry->rating($symptom);
                 if ($rating !== null) {
-                    $ratings[$first->daysUntil($entry->patientDay())] = $rating;
+                    $ratings[$first->daysUntil($entry->day)] = $rating;
                 }
             }
             $worse = ReliablyWorse::of($ratings);
@@ -135,7 +134,7 @@ final class ProposalOf
             return 0;
         }
         $days = 0;
-        foreach ($this->file->diary->reverse() as $entry) {
+        foreach (array_reverse($this->file->diary) as $entry) {
             $rating = $entry->rating($symptom);
             if ($rating === null) {
                 continue;

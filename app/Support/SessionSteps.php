@@ -6,9 +6,9 @@ namespace App\Support;
 
 use App\Models\CareSession;
 use App\Models\Patient;
-use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use Carbon\CarbonImmutable;
+use DateTimeZone;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Item;
@@ -57,16 +57,16 @@ final class SessionSteps
     private static function catchUp(Patient $patient, CareSession $session, CarbonImmutable $now): array
     {
         $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
-        $time = fn (CarbonImmutable $at) => $at->setTimezone($patient->time_zone)->format('j M H:i');
+        $time = fn (PracticeOnFile $practice) => $practice->record->startedAt->setTimezone(new DateTimeZone($patient->time_zone))->format('j M H:i');
         $since = BriefOf::before($patient, $session)?->begun_at;
-        $practices = $evidence === null ? collect() : $evidence->practices->reverse();
+        $practices = collect($evidence === null ? [] : array_reverse($evidence->practices));
 
         return [
             'exercises' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row))], self::rows($patient)),
-            'stops' => $practices->filter(fn (Practice $practice) => $practice->stop_class !== null)->take(10)
-                ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'symptom' => $practice->stop_symptom?->label() ?? 'no symptom', 'remark' => $practice->remark])->values(),
-            'remarks' => $practices->filter(fn (Practice $practice) => trim((string) $practice->remark) !== '' && ($since === null || $practice->started_at >= $since))->take(self::REMARKS)
-                ->map(fn (Practice $practice) => ['on' => $time($practice->started_at), 'text' => $practice->remark])->values(),
+            'stops' => $practices->filter(fn (PracticeOnFile $practice) => $practice->stopClass !== null)->take(10)
+                ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'symptom' => $practice->stopSymptom?->label() ?? 'no symptom', 'remark' => $practice->remark() === '' ? null : $practice->remark()])->values(),
+            'remarks' => $practices->filter(fn (PracticeOnFile $practice) => ($since === null || $practice->record->startedAt >= $since) && $practice->remark() !== '')->take(self::REMARKS)
+                ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'text' => $practice->remark()])->values(),
             'diary' => DiaryOf::patient($patient, $now),
             'screened' => $patient->latestScreening === null ? null : [
                 'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $patient->latestScreening->practitioner->name,

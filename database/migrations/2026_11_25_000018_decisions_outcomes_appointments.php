@@ -28,6 +28,8 @@ return new class extends Migration
             $table->foreignId('closed_by')->nullable()->after('outcome_note')->constrained('practitioners');
         });
 
+        Schema::table('clinics', fn (Blueprint $table) => $table->string('school', 20)->default('gentle-control')->after('thresholds'));
+
         Schema::create('appointments', function (Blueprint $table) {
             $table->id();
             $table->foreignUlid('patient_id')->constrained();
@@ -43,6 +45,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::dropIfExists('appointments');
+        Schema::table('clinics', fn (Blueprint $table) => $table->dropColumn('school'));
         Schema::table('programmes', function (Blueprint $table) {
             $table->dropConstrainedForeignId('closed_by');
             $table->dropColumn(['outcome', 'outcome_note']);

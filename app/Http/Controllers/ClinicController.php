@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Practitioner;
 use App\Models\Role;
 use App\Support\AgreementOf;
+use App\Support\OutcomesOf;
 use App\Support\TrailOf;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -15,6 +16,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
+use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
 
 /** The people of a clinic; for its lead also the trail of who opened and changed what. */
@@ -27,16 +29,30 @@ final class ClinicController
         $isLead = $practitioner->role === Role::Lead;
 
         return Inertia::render('Clinic', [
-            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording],
+            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording, 'school' => $practitioner->clinic->school->value],
+            'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
             'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)->get()->map(fn (Practitioner $each) => [
                 'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
             ]),
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
+            'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
             'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
             'is_lead' => $isLead,
             'trail' => $isLead ? TrailOf::clinic($practitioner->clinic) : null,
         ]);
+    }
+
+    /** What every patient reads in an emergency, and the school that a new programme begins with. */
+    public function settings(Request $request, #[CurrentUser] Practitioner $lead): RedirectResponse
+    {
+        $request->validate(['emergency_wording' => ['required', 'string', 'min:20', 'max:300'], 'school' => ['required', Rule::enum(School::class)]], [
+            'emergency_wording.required' => 'Patients need to read what to do in an emergency.', 'emergency_wording.min' => 'Say whom to call and when, in a sentence.',
+            'emergency_wording.max' => 'At most 300 characters: it is read in a hurry.', 'school' => 'Choose one of the list.',
+        ]);
+        $lead->clinic->update(['emergency_wording' => $request->string('emergency_wording')->trim()->value(), 'school' => $request->string('school')->value()]);
+
+        return back(fallback: '/clinic')->with('flash', 'Kept. Patients read the new wording from now on.');
     }
 
     /** From which numbers on something is proposed; empty fields are as shipped. */

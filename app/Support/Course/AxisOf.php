@@ -6,13 +6,14 @@ namespace App\Support\Course;
 
 use App\Models\CareSession;
 use App\Models\ChosenSymptom;
-use App\Models\DiaryEntry;
 use App\Models\Measurement;
-use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
+use App\Support\DiaryOnFile;
 use App\Support\EvidenceOf;
 use App\Support\OnFile;
+use App\Support\PracticeOnFile;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Questionnaire;
@@ -29,6 +30,9 @@ final readonly class AxisOf
     private const MOST_SESSIONS = 200;
 
     private const MOST_MEASUREMENTS = 300;
+
+    /** Values from before the axis are looked for so far back. */
+    private const DAYS_BEFORE = 30;
 
     private PatientDay $to;
 
@@ -124,8 +128,8 @@ final readonly class AxisOf
     /** @return list<array{day: string, before: int|float|null, after: int|float|null}> each practice, or the medians of each week */
     private function ratings(): array
     {
-        $rated = $this->evidence->practicesFrom($this->from)->filter(fn (Practice $practice) => $practice->before !== null || $practice->after !== null)
-            ->map(fn (Practice $practice) => ['day' => $this->file->patient->dayOf($practice->started_at), 'before' => $practice->before, 'after' => $practice->after]);
+        $rated = collect($this->evidence->practicesFrom($this->from))->filter(fn (PracticeOnFile $practice) => $practice->before !== null || $practice->after !== null)
+            ->map(fn (PracticeOnFile $practice) => ['day' => $practice->day, 'before' => $practice->before, 'after' => $practice->after]);
         if (! $this->isByWeek) {
             return array_values($rated->map(fn (array $each) => [...$each, 'day' => $each['day']->date])->all());
         }
@@ -142,13 +146,13 @@ final readonly class AxisOf
     /** @return list<array{name: string, days: list<array{string, int}>}> */
     private function diary(): array
     {
-        $entries = $this->file->diary->filter(fn (DiaryEntry $entry) => ! $entry->patientDay()->isBefore($this->from));
-        $line = fn (string $name, callable $value): array => ['name' => $name, 'days' => array_values(array_filter($entries->map(
-            fn (DiaryEntry $entry) => ($rating = $value($entry)) === null ? null : [$entry->patientDay()->date, $rating],
-        )->all()))];
-        $lines = $this->file->symptoms->map(fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryEntry $entry) => $entry->rating($symptom)));
+        $entries = array_filter($this->file->diary, fn (DiaryOnFile $entry) => ! $entry->day->isBefore($this->from));
+        $line = fn (string $name, callable $value): array => ['name' => $name, 'days' => array_values(array_filter(array_map(
+            fn (DiaryOnFile $entry) => ($rating = $value($entry)) === null ? null : [$entry->day->date, $rating], $entries,
+        )))];
+        $lines = $this->file->symptoms->map(fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryOnFile $entry) => $entry->rating($symptom)));
 
-        return array_values($lines->push($line('Sleep', fn (DiaryEntry $entry) => $entry->content['sleep']))->filter(fn (array $each) => $each['days'] !== [])->all());
+        return array_values($lines->push($line('Sleep', fn (DiaryOnFile $entry) => $entry->sleep))->filter(fn (array $each) => $each['days'] !== [])->all());
     }
 
     /** @return array{measure: string, target: float, at_most: bool}|null */
@@ -166,35 +170,54 @@ final readonly class AxisOf
             ->map(fn (CareSession $session) => ['day' => $this->file->patient->dayOf($session->begun_at)->date, 'number' => $session->number, 'id' => $session->id, 'signed' => $session->closed_at !== null])->all());
     }
 
-    /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float}>}> those of everyone; chosen symptoms are in the diary */
+    /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of everyone; chosen symptoms are in the diary */
     private function measures(): array
     {
-        $measured = Measurement::query()->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from))
-            ->where('measure', '!=', Measure::Symptom->value)->orderBy('measured_at')->orderBy('id')->limit(self::MOST_MEASUREMENTS)->get(['id', 'measure', 'value', 'measured_at'])->groupBy(fn (Measurement $each) => $each->measure->value);
+        $measured = Measurement::query()->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)))
+            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)->get(['id', 'measure', 'value', 'measured_at'])->reverse()
+            ->groupBy(fn (Measurement $each) => $each->measure->value);
 
         return array_values($measured->map(fn (Collection $values, string $measure) => [
             'name' => Measure::from($measure)->label(), 'unit' => Measure::from($measure)->unit(),
-            'points' => array_values($values->map(fn (Measurement $each) => ['day' => $this->file->patient->dayOf($each->measured_at)->date, 'value' => $each->value])->all()),
+            'points' => $this->onAxis(array_values($values->map(fn (Measurement $each) => ['day' => $this->file->patient->dayOf($each->measured_at), 'value' => $each->value])->all())),
         ])->all());
     }
 
-    /** @return list<array{name: string, most: int, points: list<array{day: string, value: float, band: string}>}> */
+    /** @return list<array{name: string, most: int, points: list<array{day: string, value: float, earlier: string|null, band: string}>}> */
     private function questionnaires(): array
     {
         $lines = [];
+        $furthest = $this->from->plusDays(-self::DAYS_BEFORE);
         foreach (Questionnaire::all() as $questionnaire) {
             $points = [];
             foreach ($this->file->scored->where('form', $questionnaire->key) as $form) {
                 $day = $form->completed_at === null ? null : $this->file->patient->dayOf($form->completed_at);
-                if ($day !== null && $form->score !== null && ! $day->isBefore($this->from)) {
-                    $points[] = ['day' => $day->date, 'value' => $form->score, 'band' => $questionnaire->band($form->score)];
+                if ($day !== null && $form->score !== null && ! $day->isBefore($furthest)) {
+                    $points[] = ['day' => $day, 'value' => $form->score];
                 }
             }
             if ($points !== []) {
-                $lines[] = ['name' => $questionnaire->name, 'most' => $questionnaire->highest(), 'points' => $points];
+                $lines[] = ['name' => $questionnaire->name, 'most' => $questionnaire->highest(), 'points' => array_map(
+                    fn (array $point) => [...$point, 'band' => $questionnaire->band($point['value'])], $this->onAxis($points),
+                )];
             }
         }
 
         return $lines;
+    }
+
+    /**
+     * The last value from before the axis stands at its beginning, with its own date.
+     *
+     * @param  list<array{day: PatientDay, value: float}>  $points  in order
+     * @return list<array{day: string, value: float, earlier: string|null}>
+     */
+    private function onAxis(array $points): array
+    {
+        $before = array_filter($points, fn (array $point) => $point['day']->isBefore($this->from));
+        $last = end($before);
+        $shown = array_map(fn (array $point) => ['day' => $point['day']->date, 'value' => $point['value'], 'earlier' => null], array_slice($points, count($before)));
+
+        return $last === false ? $shown : [['day' => $this->from->date, 'value' => $last['value'], 'earlier' => CarbonImmutable::parse($last['day']->date)->format('j M')], ...$shown];
     }
 }

@@ -19,13 +19,13 @@ final class PeriodsOf
     private const MOST_DAYS = 366;
 
     /**
-     * @param  array<string, mixed>  $asked  first, second: dates; days. What cannot be read is as usual
+     * @param  array<string, mixed>  $asked  first, second: dates; days. What cannot be read is as usual: two weeks, or half of what there is
      * @return array<string, mixed>
      */
     public static function on(OnFile $file, EvidenceOf $evidence, PatientDay $from, array $asked): array
     {
         $given = $asked['days'] ?? null;
-        $days = is_string($given) && ctype_digit($given) && strlen($given) < 4 && (int) $given >= 1 && (int) $given <= self::MOST_DAYS ? (int) $given : self::DAYS;
+        $days = is_string($given) && ctype_digit($given) && strlen($given) < 4 && (int) $given >= 1 && (int) $given <= self::MOST_DAYS ? (int) $given : min(self::DAYS, max(1, intdiv($from->daysUntil($file->today) + 1, 2)));
         $first = self::day($asked['first'] ?? null) ?? $from;
         $second = self::day($asked['second'] ?? null) ?? $file->today->plusDays(1 - $days);
         $rated = $file->patient->activeProgramme?->latestVersion()->rated_symptom ?? '';
@@ -42,14 +42,13 @@ final class PeriodsOf
         $to = $from->plusDays($days - 1);
         $ratings = [];
         foreach ($file->diary as $entry) {
-            $day = $entry->patientDay();
-            if ($day->isBefore($from) || $day->isAfter($to)) {
+            if ($entry->day->isBefore($from) || $entry->day->isAfter($to)) {
                 continue;
             }
             foreach ($file->symptoms as $symptom) {
                 self::add($ratings, ucfirst($symptom->name), $entry->rating($symptom));
             }
-            self::add($ratings, 'Sleep', $entry->content['sleep']);
+            self::add($ratings, 'Sleep', $entry->sleep);
         }
 
         return new PeriodSummary($from, $to, $evidence->from($from, $to), $ratings);

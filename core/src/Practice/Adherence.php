@@ -21,6 +21,9 @@ final class Adherence
     /** @var array<string, array<string, list<PracticeRecord>>> records by lineage and date, in order of start */
     private array $records = [];
 
+    /** @var array<string, DayTally> by date and lineage, once they have been asked for */
+    private array $tallies = [];
+
     /**
      * @param  list<PracticeRecord>  $records
      * @param  list<Pause>  $pauses
@@ -99,6 +102,11 @@ final class Adherence
     }
 
     private function day(PatientDay $day, string $lineage): DayTally
+    {
+        return $this->tallies["{$day->date} $lineage"] ??= $this->tally($day, $lineage);
+    }
+
+    private function tally(PatientDay $day, string $lineage): DayTally
     {
         $records = $this->records[$lineage][$day->date] ?? [];
         $slots = $this->due->ofItem($day, $lineage);

@@ -8,14 +8,23 @@ use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\History;
 
 /** Which practices a patient-day asks for, from the version in force that day. */
-final readonly class DuePractices
+final class DuePractices
 {
-    public function __construct(private History $history, private PatientClock $clock)
+    /** @var array<string, list<DueSlot>> by date and lineage, once they have been asked for */
+    private array $known = [];
+
+    public function __construct(private readonly History $history, private readonly PatientClock $clock)
     {
     }
 
     /** @return list<DueSlot> of one exercise, by opening time */
     public function ofItem(PatientDay $day, string $lineage): array
+    {
+        return $this->known["{$day->date} $lineage"] ??= $this->find($day, $lineage);
+    }
+
+    /** @return list<DueSlot> */
+    private function find(PatientDay $day, string $lineage): array
     {
         $plan = $this->history->planOn($day, $lineage);
         if ($plan === null) {

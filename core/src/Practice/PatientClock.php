@@ -19,6 +19,8 @@ use IvoryPace\Programme\ClockTime;
  */
 final readonly class PatientClock
 {
+    private const NEAR_MINUTES = 180;
+
     private function __construct(public DateTimeZone $zone, public ClockTime $dayStart)
     {
     }
@@ -42,9 +44,13 @@ final readonly class PatientClock
 
     public function dayOf(DateTimeImmutable $instant): PatientDay
     {
-        $day = PatientDay::of($instant->setTimezone($this->zone)->format('Y-m-d'));
+        $here = $instant->setTimezone($this->zone);
+        $day = PatientDay::of($here->format('Y-m-d'));
+        $since = (int) $here->format('G') * 60 + (int) $here->format('i') - $this->dayStart->minutes;
+        // Far from the day start the hands of the clock are enough; near it the clock may be changed that night.
+        $isBefore = abs($since) > self::NEAR_MINUTES ? $since < 0 : $instant < $this->startsAt($day);
 
-        return $instant < $this->startsAt($day) ? $day->previous() : $day;
+        return $isBefore ? $day->previous() : $day;
     }
 
     public function startsAt(PatientDay $day): DateTimeImmutable

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
-use DateTimeImmutable;
-use DateTimeZone;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Weekday;
 
@@ -43,18 +41,18 @@ final readonly class PatientDay
 
     public function plusDays(int $days): self
     {
-        return new self($this->atNoonUtc()->modify(sprintf('%+d days', $days))->format('Y-m-d'));
+        return new self(gmdate('Y-m-d', ($this->number() + $days) * 86_400));
     }
 
     /** Days from this day to the other; negative when the other is earlier. */
     public function daysUntil(self $other): int
     {
-        return (int) $this->atNoonUtc()->diff($other->atNoonUtc())->format('%r%a');
+        return $other->number() - $this->number();
     }
 
     public function weekday(): Weekday
     {
-        return Weekday::from((int) $this->atNoonUtc()->format('N'));
+        return Weekday::from((int) gmdate('N', $this->number() * 86_400));
     }
 
     public function isBefore(self $other): bool
@@ -83,8 +81,9 @@ final readonly class PatientDay
         return $days;
     }
 
-    private function atNoonUtc(): DateTimeImmutable
+    /** Days since 1 January 1970. */
+    private function number(): int
     {
-        return new DateTimeImmutable($this->date.' 12:00:00', new DateTimeZone('UTC'));
+        return intdiv((int) gmmktime(12, 0, 0, (int) substr($this->date, 5, 2), (int) substr($this->date, 8, 2), (int) substr($this->date, 0, 4)) - 43_200, 86_400);
     }
 }

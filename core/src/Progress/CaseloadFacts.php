@@ -28,7 +28,7 @@ final readonly class CaseloadFacts
      * @param  int|null  $daysSinceAccess  whole days since access was made ready; null when there is none
      * @param  int|null  $reviewOverdue  days since the review date; null or below 1 when it is not overdue
      * @param  Worsening|null  $worse  the first thing that is reliably worse
-     * @param  list<array{label: string, exercise: string}>  $proposals  that ask for a decision and have none yet
+     * @param  list<array{label: string, exercise: string, short: string}>  $proposals  that ask for a decision and have none yet
      * @param  string|null  $outcome  with which the last programme was closed; null when none was
      * @param  bool  $hasEnded  the programme's last day is over
      */

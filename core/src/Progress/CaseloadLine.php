@@ -80,16 +80,16 @@ final readonly class CaseloadLine
         );
     }
 
-    /** @param  non-empty-list<array{label: string, exercise: string}>  $proposals */
+    /** @param  non-empty-list<array{label: string, exercise: string, short: string}>  $proposals */
     private static function proposals(array $proposals): self
     {
         $others = count($proposals) - 1;
 
         return new self(
             CaseloadReason::ProposalWaiting, $proposals[0]['label'],
-            "is proposed for {$proposals[0]['exercise']}".match ($others) {
-                0 => '', 1 => ', and something for one more', default => ", and something for $others more",
-            }.'; decide on the Course.',
+            "{$proposals[0]['exercise']}: {$proposals[0]['short']}".match ($others) {
+                0 => '', 1 => '; and something for one more', default => "; and something for $others more",
+            }.'.',
         );
     }
 

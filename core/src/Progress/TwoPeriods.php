@@ -56,14 +56,14 @@ final class TwoPeriods
 
     private static function points(?float $then, ?float $now, int $least): ?string
     {
-        return $then === null || $now === null || $least < self::LEAST ? null : self::signed(round(100 * $now) - round(100 * $then)).' points';
+        return $then === null || $now === null || $least < self::LEAST ? null : self::signed(round(100 * $now) - round(100 * $then), ' points');
     }
 
-    private static function signed(float $change): string
+    private static function signed(float $change, string $unit = ''): string
     {
         return match (true) {
-            $change > 0 => '+'.Numbers::print($change),
-            $change < 0 => '−'.Numbers::print(-$change),
+            $change > 0 => '+'.Numbers::print($change).$unit,
+            $change < 0 => '−'.Numbers::print(-$change).$unit,
             default => 'no change',
         };
     }

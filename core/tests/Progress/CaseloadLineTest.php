@@ -31,7 +31,7 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::Paused, 'Dizziness twice', 'Extended exhale is paused', $facts = ['urgentAside' => false] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Long pause in the breath', 'Square breathing is paused until you have looked', $facts = ['pausedExercise' => null] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Eyes closed', 'after a new answer, for Body scan.', ['newFinding' => ['title' => 'Eyes closed', 'exercise' => 'Body scan', 'paused' => false]] + $facts);
-        $facts = ['newFinding' => null, 'worse' => Worsening::rating('tension', 3, 5.5), 'proposals' => [['label' => 'Step up', 'exercise' => 'Humming'], ['label' => 'Finish', 'exercise' => 'Body scan']]] + $facts;
+        $facts = ['newFinding' => null, 'worse' => Worsening::rating('tension', 3, 5.5), 'proposals' => [['label' => 'Step up', 'exercise' => 'Humming', 'short' => '92 % practised, effort 2'], ['label' => 'Finish', 'exercise' => 'Body scan', 'short' => '14 days at the goal']]] + $facts;
         $this->expectLine(CaseloadReason::Worse, '3 to 5.5', 'is how Tension went: reliably worse', $facts);
         $this->expectLine(CaseloadReason::Worse, '5 to 12', 'is how GAD-7 went', ['worse' => Worsening::questionnaire('GAD-7', 5, 12)] + $facts);
         $this->expectLine(CaseloadReason::ScreeningWaiting, '2 days', 'waits for you to confirm', $facts = ['worse' => null] + $facts);
@@ -41,8 +41,8 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::NoPractice, '6 days', 'in a row', $facts = ['lastStop' => null] + $facts);
         $this->expectLine(CaseloadReason::AccessUnused, '9 days', 'not been used', ['accessUsed' => false] + $facts);
         $this->expectLine(CaseloadReason::ReviewOverdue, '3 days', 'review', $facts = ['presentGap' => 4] + $facts);
-        $this->expectLine(CaseloadReason::ProposalWaiting, 'Step up', 'is proposed for Humming, and something for one more;', $facts = ['reviewOverdue' => 0] + $facts);
-        $this->expectLine(CaseloadReason::ProposalWaiting, 'Finish', 'is proposed for Body scan; decide', ['proposals' => [['label' => 'Finish', 'exercise' => 'Body scan']]] + $facts);
+        $this->expectLine(CaseloadReason::ProposalWaiting, 'Step up', 'Humming: 92 % practised, effort 2; and something for one more.', $facts = ['reviewOverdue' => 0] + $facts);
+        $this->expectLine(CaseloadReason::ProposalWaiting, 'Finish', 'Body scan: 14 days at the goal.', ['proposals' => [['label' => 'Finish', 'exercise' => 'Body scan', 'short' => '14 days at the goal']]] + $facts);
         $facts = ['proposals' => []] + $facts;
         $this->expectLine(CaseloadReason::Finished, '74 %', 'reached its end', ['hasEnded' => true] + $facts);
         $this->expectLine(CaseloadReason::Finished, 'Goal reached', 'it is closed', ['hasProgramme' => false, 'outcome' => 'goal reached'] + $facts);

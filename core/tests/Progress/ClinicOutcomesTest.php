@@ -21,7 +21,7 @@ final class ClinicOutcomesTest extends TestCase
         }
         $techniques = ClinicOutcomes::techniques($patients);
         self::assertSame(['humming'], array_column($techniques, 'key'));
-        self::assertSame([6, 21 / 60, 50.0], [$techniques[0]['patients'], $techniques[0]['share'], $techniques[0]['stops_per_1000']]);
+        self::assertEquals([6, 21 / 60, 50.0], [$techniques[0]['patients'], $techniques[0]['share'], $techniques[0]['stops_per_1000']]);
         self::assertSame([6, 0.5, null], [ClinicOutcomes::anchors($patients)[0]['patients'], ClinicOutcomes::anchors($patients)[0]['share'], ClinicOutcomes::anchors($patients)[0]['stops_per_1000']]);
         self::assertSame([['form' => 'gad-7', 'patients' => 5, 'improved' => 0, 'recovered' => 2, 'unchanged' => 3, 'worse' => 0]], ClinicOutcomes::forms($patients));
         self::assertSame([[], [], []], [ClinicOutcomes::techniques([]), ClinicOutcomes::anchors(array_slice($patients, 0, 4)), ClinicOutcomes::forms(array_slice($patients, 0, 4))]);

@@ -22,6 +22,7 @@ final class DemoSeeder extends Seeder
         $idris = $this->practitioner($quay, 'Idris Penwarden', 'counsellor', 'idris@harrowquay.example');
         $tamsin = $this->practitioner($quay, 'Tamsin Orrick', 'breathing therapist', 'tamsin@harrowquay.example');
         (new HarrowQuay($nora, $idris, $tamsin))->seed();
+        (new StepsOfTheQuay($nora, $idris, $tamsin))->seed();
         OwnWorkOfTheQuay::seed($nora);
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');

@@ -7,6 +7,7 @@ namespace Database\Seeders\Demo;
 use App\Models\Practitioner;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Practice\NotToday;
+use IvoryPace\Programme\Outcome;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 
@@ -46,7 +47,7 @@ final readonly class HarrowQuay
             ->sessionSigned(16, "Session 2\nExhale unhurried, shoulders stay low. Took the next rung, 3:0:5:1. Stairs: stops once instead of twice.")
             ->practised(15, 0, chance: [0.9, 0.97], before: [5, 3], effort: [3, 2], remarks: [4 => 'Did the bottom flight of the quay steps and talked at the top.'])
             ->wrote(33, 1, symptom: [6, 3], sleep: [5, 7], lines: [9 => 'Fog on the quay; kept the scarf up.', 2 => 'Carried the coal up in two goes.'])
-            ->tapped(25, 21)->tapped(17, 19)->tapped(8, 17)->recovered(11, 170)->recovered(6, 125)->recovered(2, 95)->putOff(11, NotToday::Tired);
+            ->tapped(25, 21)->tapped(17, 19)->tapped(8, 17)->recovered(11, 170)->recovered(6, 125)->recovered(2, 95)->putOff(11, NotToday::Tired)->comes(0, '12:00');
         // A cornet player who over-breathes before concerts.
         (new InventedPatient($this->idris, 24, ['name' => 'Edda Korhonen', 'birth_date' => '1997-06-03', 'minutes_a_day' => 10]))
             ->screened(24, ['flag.panic'])
@@ -67,7 +68,8 @@ final readonly class HarrowQuay
             ->screened(40)
             ->issued(39, ['technique' => 'diaphragmatic', 'minutes' => 5, 'position' => 'supine', 'times_a_day' => 1], weeks: 5, reviewAfter: 35, symptom: 'tension')
             ->joined(39)
-            ->practised(39, 4, chance: [0.9, 1.0], before: [6, 2]);
+            ->practised(39, 5, chance: [0.9, 1.0], before: [6, 2])
+            ->ended(4, Outcome::GoalReached, 'Sleeps again; keeps two evenings a week.');
     }
 
     private function stopped(): void

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Actions\AnswerForm;
+use App\Actions\AnswerProposal;
 use App\Actions\AskForm;
 use App\Actions\BeginSession;
+use App\Actions\CloseProgramme;
 use App\Actions\CompleteScreening;
 use App\Actions\EndPause;
 use App\Actions\IssueVersion;
+use App\Actions\KeepAside;
 use App\Actions\MakeAccessLink;
 use App\Actions\PutOff;
 use App\Actions\RegisterDevice;
@@ -19,6 +22,7 @@ use App\Actions\StoreMeasurement;
 use App\Actions\StorePractice;
 use App\Actions\VersionOrder;
 use App\Actions\WriteDiary;
+use App\Models\Appointment;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
 use App\Models\Consent;
@@ -36,6 +40,8 @@ use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Programme\Outcome;
+use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\StopSymptom;
 use LogicException;
@@ -86,14 +92,15 @@ final class InventedPatient
      * @param  array<string, mixed>  $fields
      * @param  array<string, string>  $findingReasons
      * @param  list<array<string, mixed>>  $also  further exercises
+     * @param  array<string, mixed>  $goal
      */
-    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = [], array $also = []): self
+    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = [], array $also = [], array $goal = []): self
     {
-        $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons, $also) {
+        $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons, $also, $goal) {
             $today = $this->patient->dayOf(CarbonImmutable::now());
             app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
                 items: [$fields, ...$also], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
-                startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons],
+                startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons], goal: $goal,
             ));
             $this->issued++;
         });
@@ -183,8 +190,9 @@ final class InventedPatient
      * @param  array{float, float}  $before  0–10, likewise effort
      * @param  array{float, float}  $effort
      * @param  array<int, string>  $remarks  by days ago
+     * @param  bool  $smooth  every practice, and in full
      */
-    public function practised(int $fromDaysAgo, int $toDaysAgo, array $chance = [0.9, 0.9], array $before = [6, 4], array $effort = [4, 2], array $remarks = []): self
+    public function practised(int $fromDaysAgo, int $toDaysAgo, array $chance = [0.9, 0.9], array $before = [6, 4], array $effort = [4, 2], array $remarks = [], bool $smooth = false): self
     {
         for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
             $share = $fromDaysAgo === $toDaysAgo ? 1.0 : ($fromDaysAgo - $daysAgo) / ($fromDaysAgo - $toDaysAgo);
@@ -198,9 +206,9 @@ final class InventedPatient
                     'before' => $rated,
                     'after' => self::rating($rated - mt_rand(0, 25) / 10),
                     'effort' => self::rating($mix($effort) + mt_rand(-10, 10) / 10),
-                    'smooth' => ['yes', 'yes', 'yes', 'yes', 'partly', 'no'][min(5, (int) (mt_rand(0, 50) / 10 * (1.2 - 0.6 * $share)))],
+                    'smooth' => $smooth ? 'yes' : ['yes', 'yes', 'yes', 'yes', 'partly', 'no'][min(5, (int) (mt_rand(0, 50) / 10 * (1.2 - 0.6 * $share)))],
                     'remark' => $remarks[$daysAgo] ?? null,
-                ], mt_rand(0, 24) === 0 ? 0.5 : 1.0);
+                ], ! $smooth && mt_rand(0, 24) === 0 ? 0.5 : 1.0);
                 unset($remarks[$daysAgo]);
             }
         }
@@ -296,6 +304,59 @@ final class InventedPatient
                 app(EndPause::class)($this->patient, $pause, $this->by, $found);
             }
         });
+
+        return $this;
+    }
+
+    /** The programme is closed with its outcome. */
+    public function ended(int $daysAgo, Outcome $outcome, ?string $note): self
+    {
+        $this->at($daysAgo, '11:00', fn () => app(CloseProgramme::class)($this->patient, $this->by, $outcome, $note));
+
+        return $this;
+    }
+
+    /** What is proposed for the first exercise is declined. */
+    public function declined(int $daysAgo, ProposalKind $kind, string $reason): self
+    {
+        $this->at($daysAgo, '23:50', function () use ($kind, $reason) {
+            $latest = $this->patient->refresh()->activeProgramme()->with('versions.items')->firstOrFail()->latestVersion();
+            app(AnswerProposal::class)->decline($this->patient, $this->by, (string) $latest?->items->first()?->lineage, $kind, $latest->number ?? 0, $reason);
+        });
+
+        return $this;
+    }
+
+    /** An appointment, so many days from now. */
+    public function comes(int $inDays, string $time): self
+    {
+        $at = CarbonImmutable::now($this->by->clinic->time_zone)->addDays($inDays)->setTimeFromTimeString($time);
+        Appointment::query()->create(['patient_id' => $this->patient->id, 'practitioner_id' => $this->by->id, 'starts_at' => $at->utc()]);
+
+        return $this;
+    }
+
+    public function signedOut(int $daysAgo): self
+    {
+        $this->at($daysAgo, '12:00', fn () => $this->device?->update(['revoked_at' => now()]));
+
+        return $this;
+    }
+
+    /** A signed-out device sends a practice that it still had. */
+    public function sentAfterAll(int $daysAgo): self
+    {
+        $slots = $this->slots($daysAgo + 1);
+        $version = $this->patient->activeProgramme?->latestVersion();
+        if (isset($slots[0]) && $version !== null && $this->device !== null) {
+            $device = $this->device;
+            $start = CarbonImmutable::instance($slots[0]->opensAt)->addMinutes(20)->utc();
+            $id = (string) Str::uuid();
+            $this->at($daysAgo, '18:00', fn () => app(KeepAside::class)($device, $id, 'practice', [
+                'uuid' => $id, 'version_id' => $version->id, 'lineage' => $slots[0]->lineage, 'anchor' => $slots[0]->anchor->value, 'started_at' => $start->format('Y-m-d\TH:i:s.v\Z'),
+                'ended_at' => $start->addMinutes(4)->format('Y-m-d\TH:i:s.v\Z'), 'breaths_done' => 0, 'seconds_done' => 240, 'before' => 4, 'after' => 2,
+            ], CarbonImmutable::now(), new Sent(CarbonImmutable::now(), CarbonImmutable::now())));
+        }
 
         return $this;
     }

@@ -6,7 +6,7 @@
     let { appointments, me, whose }: { appointments: Appointments; me: number; whose: 'mine' | 'clinic' } = $props();
 
     const WIDTH = 1208;
-    const BOX = 118;
+    const BOX = 134;
     const ROW = 46;
     const all = $derived(appointments.all.filter((each) => whose === 'clinic' || each.practitioner === me));
     const from = $derived(Math.min(8, ...all.map((each) => Math.floor(each.minute / 60))));

@@ -49,7 +49,7 @@ export function dayLines(programme: CourseProgramme, date: string): DayLine[] {
         if (values.length > 0) lines.push({ what: `${line.name}, diary`, value: range(values) });
     }
     for (const session of programme.sessions) if (within(session.day, date, days)) lines.push({ what: 'Session', value: String(session.number) });
-    for (const measure of programme.measures) for (const point of measure.points) if (within(point.day, date, days)) lines.push({ what: measure.name, value: `${short(point.value, 1)} ${measure.unit}` });
-    for (const form of programme.questionnaires) for (const point of form.points) if (within(point.day, date, days)) lines.push({ what: form.name, value: `${short(point.value, 1)} of ${form.most}, ${point.band}` });
+    for (const measure of programme.measures) for (const point of measure.points) if (within(point.day, date, days)) lines.push({ what: measure.name, value: `${short(point.value, 1)} ${measure.unit}${point.earlier ? ` (${point.earlier})` : ''}` });
+    for (const form of programme.questionnaires) for (const point of form.points) if (within(point.day, date, days)) lines.push({ what: form.name, value: `${short(point.value, 1)} of ${form.most}, ${point.band}${point.earlier ? ` (${point.earlier})` : ''}` });
     return lines;
 }

@@ -1,12 +1,17 @@
 <script lang="ts">
     import { Link, router } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
-    import Thresholds from '../components/Thresholds.svelte';
+    import Outcomes from '../components/clinic/Outcomes.svelte';
+    import Settings from '../components/clinic/Settings.svelte';
+    import Thresholds from '../components/clinic/Thresholds.svelte';
     import Trail from '../components/Trail.svelte';
+    import type { OutcomesShown } from '../types/clinic';
     import type { Choice, TrailLine } from '../types/pages';
 
     interface Props {
-        clinic: { name: string; time_zone: string; emergency_wording: string };
+        clinic: { name: string; time_zone: string; emergency_wording: string; school: string };
+        schools: Choice[];
+        outcomes: OutcomesShown;
         people: { id: number; name: string; profession: string; role: string; role_label: string }[];
         roles: Choice[];
         thresholds: { name: string; label: string; value: number; shipped: number }[];
@@ -15,7 +20,7 @@
         trail: TrailLine[] | null;
     }
 
-    let { clinic, people, roles, thresholds, agreement, is_lead, trail }: Props = $props();
+    let { clinic, schools, outcomes, people, roles, thresholds, agreement, is_lead, trail }: Props = $props();
     let trouble = $state('');
 
     function give(id: number, role: string): void {
@@ -40,16 +45,21 @@
             {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
             <h2 class="mt-5 mb-1 text-[1.15rem]">My voice</h2>
             <p>Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike">Record it</Link></p>
-            <h2 class="mt-5 mb-1 text-[1.15rem]">In an emergency, patients read</h2>
-            <p class="border-l-4 border-clay bg-card px-4 py-2">{clinic.emergency_wording}</p>
+            <div class="mt-5"><Settings wording={clinic.emergency_wording} school={clinic.school} {schools} canChange={is_lead} /></div>
         </section>
         <section>
             <h2 class="mb-1 text-[1.15rem]">When something is proposed</h2>
             <p class="mb-1 text-[0.925rem] text-muted">The rules are asked from top to bottom. A proposal is never applied by itself.</p>
             <Thresholds lines={thresholds} canChange={is_lead} />
             <p class="mt-3 text-[0.925rem]">{#if agreement.share === null}<span class="text-muted">How often decisions follow the proposals is shown from 10 decisions a year on; so far {agreement.decisions}.</span>{:else}<strong>{Math.round(agreement.share * 100)} %</strong> of {agreement.decisions} decisions in the last year followed the proposal.{/if}</p>
-            <h2 class="mt-6 mb-1 text-[1.15rem]">Who opened and changed what</h2>
-            {#if trail}<Trail lines={trail} withPatient />{:else}<p class="text-muted">The clinic’s lead sees this.</p>{/if}
         </section>
     </div>
+    <section class="mt-6 border-t border-ink pt-3">
+        <h2 class="mb-2 text-[1.15rem]">What became of our patients</h2>
+        <Outcomes {outcomes} />
+    </section>
+    <section class="mt-6 border-t border-ink pt-3">
+        <h2 class="mb-1 text-[1.15rem]">Who opened and changed what</h2>
+        {#if trail}<Trail lines={trail} withPatient />{:else}<p class="text-muted">The clinic’s lead sees this.</p>{/if}
+    </section>
 </Room>

@@ -21,6 +21,9 @@ export interface CourseExercise {
     adherence: AdherenceFigures;
 }
 
+/** Earlier: it is from before the axis and stands at its beginning. */
+export interface CoursePoint { day: string; value: number; earlier: string | null }
+
 export interface CourseProgramme {
     from: string;
     to: string;
@@ -33,8 +36,8 @@ export interface CourseProgramme {
     diary: { name: string; days: [string, number][] }[];
     goal: { measure: string; target: number; at_most: boolean } | null;
     sessions: { day: string; number: number; id: string; signed: boolean }[];
-    measures: { name: string; unit: string; points: { day: string; value: number }[] }[];
-    questionnaires: { name: string; most: number; points: { day: string; value: number; band: string }[] }[];
+    measures: { name: string; unit: string; points: CoursePoint[] }[];
+    questionnaires: { name: string; most: number; points: (CoursePoint & { band: string })[] }[];
 }
 
 export interface CourseProposal {

@@ -23,8 +23,11 @@ final readonly class Proposal
     /** Rated practices that a judgement of effort, smoothness or symptom rests on at least. */
     private const LEAST_RATED = 4;
 
-    /** @param  string  $because  the numbers, in words */
-    private function __construct(public ProposalKind $kind, public string $because)
+    /**
+     * @param  string  $because  the numbers, in words
+     * @param  string  $short  the number that counts most
+     */
+    private function __construct(public ProposalKind $kind, public string $because, public string $short = '')
     {
     }
 
@@ -50,7 +53,7 @@ final readonly class Proposal
     private static function stepBack(ProposalFacts $facts, Thresholds $thresholds): ?self
     {
         if ($facts->stops >= $thresholds->stops) {
-            return new self(ProposalKind::StepBack, "Stopped for a symptom {$facts->stops} times in {$facts->practices} practices.");
+            return new self(ProposalKind::StepBack, "Stopped for a symptom {$facts->stops} times in {$facts->practices} practices.", "{$facts->stops} stops in {$facts->practices} practices");
         }
         if ($facts->practices < self::LEAST_RATED) {
             return null;
@@ -60,10 +63,10 @@ final readonly class Proposal
 
         return match (true) {
             count($facts->efforts) >= self::LEAST_RATED && $effort >= $thresholds->hardEffort => new self(
-                ProposalKind::StepBack, sprintf('Effort is %s of 10 in the middle of %d rated practices.', Numbers::print($effort), count($facts->efforts)),
+                ProposalKind::StepBack, sprintf('Effort is %s of 10 in the middle of %d rated practices.', Numbers::print($effort), count($facts->efforts)), 'effort '.Numbers::print($effort).' of 10',
             ),
             count($facts->smooth) >= self::LEAST_RATED && $smooth < $thresholds->lowSmooth => new self(
-                ProposalKind::StepBack, sprintf('Smooth in %s of %d rated practices.', self::percent($smooth), count($facts->smooth)),
+                ProposalKind::StepBack, sprintf('Smooth in %s of %d rated practices.', self::percent($smooth), count($facts->smooth)), 'smooth in '.self::percent($smooth),
             ),
             default => null,
         };
@@ -85,13 +88,13 @@ final readonly class Proposal
         return $facts->adherence !== null && $facts->adherence < $thresholds->lowAdherence && $isLight
             ? new self(ProposalKind::Lighten, sprintf(
                 '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.', self::percent($facts->adherence), Numbers::print($effort),
-            ))
+            ), self::percent($facts->adherence).' practised at effort '.Numbers::print($effort))
             : null;
     }
 
     private static function finish(ProposalFacts $facts, Thresholds $thresholds): ?self
     {
-        return $facts->goalDays >= $thresholds->goalDays ? new self(ProposalKind::Finish, "The goal has been reached for {$facts->goalDays} days.") : null;
+        return $facts->goalDays >= $thresholds->goalDays ? new self(ProposalKind::Finish, "The goal has been reached for {$facts->goalDays} days.", "{$facts->goalDays} days at the goal") : null;
     }
 
     private static function stepUp(ProposalFacts $facts, Thresholds $thresholds): self
@@ -118,7 +121,7 @@ final readonly class Proposal
         return new self(ProposalKind::StepUp, sprintf(
             '%s practised, smooth in %s, effort %s, symptom no worse after %s of %d rated practices, no stop.',
             self::percent($facts->adherence ?? 0.0), self::percent($smooth), Numbers::print($effort), self::percent($symptom->shareNotWorse ?? 0.0), $symptom->rated ?? 0,
-        ));
+        ), self::percent($facts->adherence ?? 0.0).' practised, effort '.Numbers::print($effort));
     }
 
     /** @param  list<int>  $values */

@@ -10,7 +10,7 @@
     import Points from './Points.svelte';
     import Scale from './Scale.svelte';
     import WeekBars from './WeekBars.svelte';
-    import type { CourseProgramme } from '../../types/course';
+    import type { CoursePoint, CourseProgramme } from '../../types/course';
 
     let { programme, patientId }: { programme: CourseProgramme; patientId: string } = $props();
 
@@ -26,6 +26,10 @@
         }))
         .filter((version) => version.end > version.x && version.x < edge && version.state !== 'replaced'));
     const today = $derived(Math.min(axis.x(programme.today) + axis.dayWidth, edge - 1));
+
+    /** Further measures stand in the table. */
+    const MOST_MEASURES = 3;
+    const earlier = (point: CoursePoint): string => (point.earlier === null ? '' : `, ${point.earlier}`);
 
     /** The day, or week, whose values are read out. */
     let reading = $state<string | null>(null);
@@ -88,10 +92,10 @@
         <div class="row"><h2>{programme.symptom}<span>before <b class="ring"></b> after <b class="dot"></b></span></h2><BeforeAfter {programme} {axis} left={LEFT} width={WIDTH} /></div>
     {/if}
     {#each programme.questionnaires as form (form.name)}
-        <div class="row"><h2>{form.name}<span>0–{form.most}</span></h2><Points points={form.points.map((each) => ({ day: each.day, text: `${short(each.value, 1)} ${each.band}`, mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
+        <div class="row"><h2>{form.name}<span>0–{form.most}</span></h2><Points points={form.points.map((each) => ({ day: each.day, text: `${short(each.value, 1)} ${each.band}${earlier(each)}`, mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
     {/each}
-    {#each programme.measures as measure (measure.name)}
-        <div class="row"><h2>{measure.name}<span>{measure.unit}</span></h2><Points points={measure.points.map((each) => ({ day: each.day, text: short(each.value, 1), mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
+    {#each programme.measures.filter((measure) => measure.points.length > 1).slice(0, MOST_MEASURES) as measure (measure.name)}
+        <div class="row"><h2>{measure.name}<span class="inline!">, {measure.unit}</span></h2><Points points={measure.points.map((each) => ({ day: each.day, text: `${short(each.value, 1)}${earlier(each)}`, mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>
     {/each}
     <svg class="marks" width={edge} height="100%" aria-hidden="true">
         {#each shown.slice(1) as version (version.number)}<line x1={version.x} x2={version.x} y1="34" y2="100%" stroke="#24302f" stroke-dasharray="1.5 4" />{/each}
