@@ -76,7 +76,7 @@ test('a practitioner prescribes, a patient practises, the practitioner sees it a
     await expect(page.getByText('Easier than the stairs <b>really</b>')).toBeVisible();
 
     // And changes it: version 1 stays readable, and is still measured against itself.
-    await page.getByRole('link', { name: 'Take to the Bench' }).click();
+    await page.getByRole('link', { name: 'Take to the Bench', exact: true }).click();
     await type(page, 'Ratio', '4:0:6:1');
     await page.getByRole('button', { name: 'Issue version 2', exact: true }).click();
     await page.getByRole('button', { name: 'Issue version 2 now' }).click();

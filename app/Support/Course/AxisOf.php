@@ -53,7 +53,7 @@ final readonly class AxisOf
             'today' => $this->file->today->date,
             'by_week' => $this->isByWeek,
             'versions' => $this->programme->versions->map($this->version(...)),
-            'exercises' => array_map($this->exercise(...), $this->programme->history()->lineages()),
+            'exercises' => [...array_map($this->exercise(...), $this->programme->history()->lineages()), ...array_map($this->asNeeded(...), $this->lineagesAsNeeded())],
             'symptom' => $this->programme->latestVersion()?->rated_symptom,
             'ratings' => $this->ratings(),
             'diary' => $this->diary(),
@@ -93,15 +93,31 @@ final readonly class AxisOf
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{name: string, days: list<array{date: string, paused: bool, strokes: string}>, weeks: list<array{date: string, due: int, credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null} */
     private function exercise(string $lineage): array
     {
         $result = $this->evidence->adherence->ofItem($lineage, $this->from, $this->file->today);
+        /** @var list<array{date: string, paused: bool, strokes: string}> $days */
         $days = $this->isByWeek ? [] : array_map(fn (DayTally $day) => [
             'date' => $day->day->date, 'paused' => $day->paused, 'strokes' => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)),
         ], $result->days);
 
-        return ['name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [], 'adherence' => self::figures($result)];
+        return ['name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [], 'adherence' => self::figures($result), 'uses' => null];
+    }
+
+    /** @return list<string> of what is used as needed only */
+    private function lineagesAsNeeded(): array
+    {
+        return array_values(array_diff($this->programme->versions->flatMap(fn (ProgrammeVersion $version) => $version->items->pluck('lineage'))->unique()->all(), $this->programme->history()->lineages()));
+    }
+
+    /** @return array<string, mixed> each use is a stroke */
+    private function asNeeded(string $lineage): array
+    {
+        $exercise = $this->exercise($lineage);
+        $uses = count(array_filter($this->evidence->practicesFrom($this->from), fn (PracticeOnFile $practice) => $practice->record->lineage === $lineage));
+
+        return [...$exercise, 'days' => array_map(fn (array $day) => [...$day, 'strokes' => strtr($day['strokes'], 'x', 'd')], $exercise['days']), 'uses' => $uses];
     }
 
     /** @return list<array{date: string, due: int, credit: float, stops: int}> */

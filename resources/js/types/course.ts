@@ -19,6 +19,8 @@ export interface CourseExercise {
     days: { date: string; paused: boolean; strokes: string }[];
     weeks: { date: string; due: number; credit: number; stops: number }[];
     adherence: AdherenceFigures;
+    /** Of one that is used as needed. */
+    uses: number | null;
 }
 
 /** Earlier: it is from before the axis and stands at its beginning. */

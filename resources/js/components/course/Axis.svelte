@@ -2,7 +2,7 @@
     import { Link } from '@inertiajs/svelte';
     import { dayAxis, plusDays } from '../../lib/axis';
     import { dayLines, unitOf, units } from '../../lib/courseDay';
-    import { dayMonth, percent, short } from '../../lib/format';
+    import { dayMonth, percent, plural, short } from '../../lib/format';
     import { strokesOf, tallyInWords } from '../../lib/tally';
     import Tally from '../Tally.svelte';
     import BeforeAfter from './BeforeAfter.svelte';
@@ -75,7 +75,7 @@
     {/if}
     {#each programme.exercises as exercise, index (index)}
         <div class="row">
-            <h2>{exercise.name}<span>{exercise.adherence.share === null ? 'nothing due yet' : `${percent(exercise.adherence.share)} practised`}</span></h2>
+            <h2>{exercise.name}<span>{exercise.uses !== null ? `as needed, ${plural(exercise.uses, 'time', 'times')}` : exercise.adherence.share === null ? 'nothing due yet' : `${percent(exercise.adherence.share)} practised`}</span></h2>
             {#if programme.by_week}<WeekBars {exercise} {axis} left={LEFT} width={WIDTH} />
             {:else}
                 {@const days = exercise.days.map((each) => strokesOf(each.strokes)[0] ?? [])}
@@ -89,7 +89,7 @@
         <div class="row"><h2>Diary<span>0–10</span></h2><DiaryLines {programme} {axis} left={LEFT} width={WIDTH} /></div>
     {/if}
     {#if programme.ratings.length > 0}
-        <div class="row"><h2>{programme.symptom}<span>before <b class="ring"></b> after <b class="dot"></b></span></h2><BeforeAfter {programme} {axis} left={LEFT} width={WIDTH} /></div>
+        <div class="row"><h2 class="first-letter:uppercase">{programme.symptom}<span>before <b class="ring"></b> after <b class="dot"></b></span></h2><BeforeAfter {programme} {axis} left={LEFT} width={WIDTH} /></div>
     {/if}
     {#each programme.questionnaires as form (form.name)}
         <div class="row"><h2>{form.name}<span>0–{form.most}</span></h2><Points points={form.points.map((each) => ({ day: each.day, text: `${short(each.value, 1)} ${each.band}${earlier(each)}`, mark: 'value' as const }))} {axis} left={LEFT} width={WIDTH} /></div>

@@ -1,0 +1,66 @@
+import { expect, expectNoAxeViolations, signIn, test } from './support';
+
+test('a proposal that waits is found in the Caseload, read with its evidence, declined only with a reason, and accepted', async ({ page, watcher }) => {
+    watcher.expect(/^answer: 422/);
+    await signIn(page);
+    await expect(page.getByRole('region', { name: 'Today’s appointments' })).toBeVisible();
+    await page.getByLabel('Why').selectOption('proposal-waiting');
+    // Whoever of them was not accepted by an earlier try.
+    const waiting = page.getByRole('listitem').filter({ hasText: 'Step up' }).filter({ hasText: /Petra Quill|Edda Korhonen/ });
+    await waiting.last().getByRole('link').click();
+    const proposal = page.getByRole('region', { name: /^Proposal for/ });
+    await expect(proposal).toContainText('% practised, smooth in');
+    await expect(proposal).toContainText('PROPOSE-STEP-UP');
+    await expectNoAxeViolations(page);
+
+    // By keyboard: the axis reads out day by day, and stands as a table.
+    const reader = page.getByRole('slider', { name: 'Read out a day' });
+    await reader.focus();
+    await page.keyboard.press('Home');
+    await expect(reader).toHaveAttribute('aria-valuenow', '0');
+    await page.keyboard.press('ArrowRight');
+    await expect(reader).toHaveAttribute('aria-valuetext', /Version 1/);
+    await page.getByText('The same as a table').click();
+    await expect(page.getByRole('table', { name: 'The Course, day by day, latest first' }).getByRole('row')).not.toHaveCount(1);
+    await page.getByRole('link', { name: '2 weeks' }).click();
+    await expect(page).toHaveURL(/span=2w/);
+    await page.goBack();
+    await expect(page.getByRole('link', { name: '3 months' })).toHaveAttribute('aria-current', 'true');
+
+    await proposal.getByRole('button', { name: 'Decline' }).click();
+    await proposal.getByRole('button', { name: 'Decline' }).click();
+    await expect(proposal.getByText('Say in a few words why not.')).toBeVisible();
+    await proposal.getByRole('button', { name: 'Not yet' }).click();
+    await proposal.getByRole('button', { name: 'Accept' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/^Version 2 issued; in force from/)).toBeVisible();
+    await expect(page.locator('[data-version="2"]')).toBeVisible();
+    await page.reload();
+    await expect(page.locator('[data-adherence="2"]')).toContainText('Step up accepted.');
+});
+
+test('the next appointment is set, a programme is closed, and the clinic sees what became of its patients', async ({ page, watcher }) => {
+    watcher.expect(/^answer: 422/);
+    await signIn(page);
+    await page.getByRole('link', { name: /^Odile Marsh/ }).click();
+    await page.getByRole('button', { name: /^(Set one|Move)$/ }).click();
+    await page.getByLabel('Day').fill('2020-01-01');
+    await page.getByLabel('Time').fill('10:00');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText('That time is over.')).toBeVisible();
+    const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+    await page.getByLabel('Day').fill(tomorrow);
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(page.getByText(/^Next appointment: /)).toBeVisible();
+    await page.getByText('Close the programme').click();
+    await page.getByRole('button', { name: 'Close it' }).click();
+    await expect(page.getByText('Choose how it ended.')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Clinic', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'What became of our patients' })).toBeVisible();
+    await expect(page.getByRole('row', { name: /^Extended exhale/ })).toContainText('of');
+    await page.getByLabel('In an emergency, patients read').fill('Help');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(page.getByText('Say whom to call and when, in a sentence.')).toBeVisible();
+    await expectNoAxeViolations(page);
+});
