@@ -14,6 +14,7 @@ use App\Http\Controllers\KeptAsideController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\NewFindingsController;
 use App\Http\Controllers\OwnExerciseController;
+use App\Http\Controllers\PaperController;
 use App\Http\Controllers\Patient\ShellController;
 use App\Http\Controllers\PatientController;
 use App\Http\Controllers\PauseController;
@@ -102,6 +103,7 @@ Route::middleware('auth:practitioner')->group(function () {
             Route::post("/bench/$tool", [BenchToolsController::class, $tool]);
         }
         Route::post('/bench/import', [ProgrammeDocumentController::class, 'read']);
+        Route::post('/paper', PaperController::class);
         Route::post('/proposals', ProposalController::class);
         Route::post('/programme/close', [ProgrammeController::class, 'close']);
         Route::post('/appointments', [AppointmentController::class, 'store']);

@@ -38,6 +38,7 @@ use IvoryPace\Safety\StopSymptom;
  * @property bool|null $slight_symptom
  * @property list<int>|null $open_ms lengths of open cues as they were ended
  * @property int|null $enough_step the step in which the patient said that it is enough
+ * @property string $source device or paper
  * @property string|null $remark
  * @property StopClass|null $stop_class
  * @property StopSymptom|null $stop_symptom
@@ -45,6 +46,9 @@ use IvoryPace\Safety\StopSymptom;
  */
 final class Practice extends Model
 {
+    /** Entered by the practitioner from the printed sheet. */
+    public const PAPER = 'paper';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -30,7 +30,7 @@ final class CourseOf
 
     private const LATEST_STOPS = 10;
 
-    private const EMPTY = ['programme' => null, 'proposals' => [], 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => [], 'anchors' => [], 'periods' => null, 'note' => null];
+    private const EMPTY = ['programme' => null, 'proposals' => [], 'stops' => [], 'practices' => [], 'put_offs' => [], 'home_checks' => [], 'trends' => [], 'anchors' => [], 'periods' => null, 'paper' => null, 'note' => null];
 
     /**
      * @param  array<string, mixed>  $compare  the two stretches that are compared
@@ -95,6 +95,7 @@ final class CourseOf
             ]),
             'practices' => array_map(fn (PracticeOnFile $practice) => $lines->practice($told[$practice->id]), $latest),
             'periods' => PeriodsOf::on($file, $evidence, $from, $compare),
+            'paper' => PaperGrid::of($patient, $programme, $evidence, $now),
             'note' => self::note($patient),
         ];
     }

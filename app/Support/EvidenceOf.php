@@ -56,7 +56,15 @@ final class EvidenceOf
     /** @return list<PracticeOnFile> */
     public function practicesFrom(PatientDay $from, ?PatientDay $to = null): array
     {
-        return array_values(array_filter($this->practices, fn (PracticeOnFile $practice) => ! $practice->day->isBefore($from) && ($to === null || ! $practice->day->isAfter($to))));
+        $found = [];
+        foreach ($this->practices as $practice) {
+            // A year has a thousand of them, and this is asked for often: dates are compared as text.
+            if ($practice->day->date >= $from->date && ($to === null || $practice->day->date <= $to->date)) {
+                $found[] = $practice;
+            }
+        }
+
+        return $found;
     }
 
     /** @return list<PracticeOnFile> of one exercise */

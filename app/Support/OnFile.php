@@ -96,7 +96,7 @@ final readonly class OnFile
      */
     private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk): array
     {
-        $patients->loadMissing(['clinic', 'latestScreening.answers', 'openRedFlags', 'newFindings', 'activeProgramme.versions.items']);
+        $patients->loadMissing(['clinic', 'activeProgramme.versions.items', ...($withDesk ? ['latestScreening.answers', 'openRedFlags', 'newFindings'] : [])]);
         $ids = $patients->modelKeys();
         $many = count($ids);
         $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)->groupBy('patient_id');

@@ -6,8 +6,19 @@ declare(strict_types=1);
 
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Practice\Adherence;
+use IvoryPace\Practice\PatientClock;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Programme\Anchor;
+use IvoryPace\Programme\AnchorSlot;
+use IvoryPace\Programme\ClockTime;
 use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\History;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\Version;
+use IvoryPace\Programme\Weekday;
+use IvoryPace\Programme\WeekPlan;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
@@ -53,6 +64,24 @@ $usual = $median(
     fn (array $items) => RuleBook::checkProgramme($items, $plain), 50,
 );
 
+// Three practices a day for a year, one exercise, three versions.
+$clock = PatientClock::in('Europe/Lisbon');
+$plan = fn (): WeekPlan => new WeekPlan(array_map(fn (Anchor $anchor) => new AnchorSlot($anchor, ClockTime::parse($anchor->usualWindow()[0]), ClockTime::parse($anchor->usualWindow()[1]), Weekday::cases()), Anchor::spread(3)));
+$history = new History([
+    new Version(1, PatientDay::of('2025-11-25'), null, ['x' => $plan()]), new Version(2, PatientDay::of('2026-03-25'), null, ['x' => $plan()]), new Version(3, PatientDay::of('2026-07-25'), null, ['x' => $plan()]),
+]);
+$now = new DateTimeImmutable('2026-11-25 12:00 UTC');
+$records = [];
+foreach (PatientDay::of('2025-11-25')->through(PatientDay::of('2026-11-25')) as $day) {
+    foreach ([8, 13, 22] as $hour) {
+        $records[] = new PracticeRecord('x', new DateTimeImmutable(sprintf('%s %02d:10 UTC', $day->date, $hour)), 12, 12);
+    }
+}
+$year = $median(fn () => new Adherence($history, $clock, $records, [], $now), fn (Adherence $adherence) => $adherence->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')), 30);
+$whole = $median(fn () => null, fn () => (new Adherence($history, $clock, $records, [], $now))->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')), 30);
+
+printf("%-66s %8.2f ms   budget 20 ms\n", 'adherence of a patient-year, '.count($records).' practices, sorting them into days too', $whole);
+printf("%-66s %8.2f ms\n", 'the same once they are sorted', $year);
 printf("%-66s %8.2f ms   budget 5 ms\n", 'compile a 20-minute timeline (median of 200)', $compile);
 printf("%-66s %8.2f ms   budget 5 ms\n", 'all rules, a programme of six, a patient with two flags (median of 50)', $usual);
 printf("%-66s %8.2f ms   worst case, no budget\n", 'the same, a patient with every flag, every change tried', $rules);

@@ -47,6 +47,16 @@ await shot(page, 'caseload');
 
 await open('Bram Fenwick');
 await shot(page, 'course');
+if (wanted('proposal')) {
+    await open('Petra Quill');
+    await page.getByRole('region', { name: 'Proposals' }).evaluate((section) => scrollTo(0, section.getBoundingClientRect().top - 330));
+    await shot(page, 'proposal');
+}
+if (wanted('clinic')) {
+    await page.goto('/clinic');
+    await page.getByRole('heading', { name: 'What became of our patients' }).evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
+    await shot(page, 'clinic');
+}
 await open('Tam Whitlock');
 await shot(page, 'course-paused');
 await open('Bram Fenwick', '/bench');

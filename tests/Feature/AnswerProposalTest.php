@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\IssueVersion;
+use App\Actions\VersionOrder;
 use App\Models\Appointment;
 use App\Models\Device;
 use App\Models\MadeDecision;
@@ -58,6 +60,19 @@ final class AnswerProposalTest extends TestCase
         self::assertSame('step-back', $this->proposal()['kind']);
         $this->answer('accept')->assertSessionHasNoErrors();
         self::assertSame($proposal['now'], $this->latest()->items->first()?->item()->summary());
+    }
+
+    public function test_what_is_changed_on_the_bench_is_kept_beside_the_proposal_too(): void
+    {
+        $this->practise(10);
+        $bench = function (array $with): void {
+            $item = ['id' => $this->latest()->items[0]->lineage, ...$this->latest()->items[0]->fields, ...$with];
+            $this->postJson("/patients/{$this->patient->id}/versions", ['items' => [$item], 'weeks' => 4, 'review_on' => now()->addDays(14)->format('Y-m-d'), 'rated_symptom' => 'tension', 'reason' => 'Agreed.', 'based_on' => $this->latest()->number])->assertCreated();
+        };
+        $bench(['why' => '']);
+        self::assertSame(0, MadeDecision::query()->count(), 'left as it is, nothing has been decided');
+        $bench(['breaths' => 8]);
+        self::assertSame(['step-up', 'lighten', false], [MadeDecision::query()->sole()->proposed?->value, MadeDecision::query()->sole()->decided->value, MadeDecision::query()->sole()->agrees]);
     }
 
     public function test_what_was_overtaken_is_refused_in_words_and_nothing_is_half_done(): void
@@ -145,6 +160,20 @@ final class AnswerProposalTest extends TestCase
         self::assertTrue($programme['by_week']);
         self::assertSame([], $programme['exercises'][0]['days']);
         self::assertSame([6, 6.0], [$programme['exercises'][0]['weeks'][0]['due'], $programme['exercises'][0]['weeks'][0]['credit']]);
+    }
+
+    public function test_a_year_of_gaps_is_shown_and_proposes_nothing_rash(): void
+    {
+        app(IssueVersion::class)($this->patient, $this->practitioner, new VersionOrder(
+            items: [['technique' => 'diaphragmatic', 'minutes' => 4, 'position' => 'supine', 'times_a_day' => 1]], weeks: 52, reviewOn: '2026-12-01', startsOn: null, ratedSymptom: 'tension', reason: 'For long.', basedOn: 1,
+        ));
+        $this->travelTo('2027-10-20 12:00:00');
+        $course = $this->course('?span=all');
+        self::assertTrue($course['programme']['by_week']);
+        self::assertSame(['too-early', false], [$course['proposals'][0]['kind'], $course['proposals'][0]['asks']]);
+        self::assertSame([0.0, 352], [$course['programme']['versions'][1]['adherence']['share'], $course['programme']['versions'][1]['adherence']['longest_gap']]);
+        self::assertSame(['Practised', 'Practices', 'Stopped for a symptom'], array_column($course['periods']['lines'], 'what'));
+        self::assertContains($this->reason(), ['no-practice', 'access-unused', 'review-overdue']);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -44,12 +44,12 @@ test('the next appointment is set, a programme is closed, and the clinic sees wh
     await signIn(page);
     await page.getByRole('link', { name: /^Odile Marsh/ }).click();
     await page.getByRole('button', { name: /^(Set one|Move)$/ }).click();
-    await page.getByLabel('Day').fill('2020-01-01');
-    await page.getByLabel('Time').fill('10:00');
+    await page.getByLabel('Day', { exact: true }).fill('2020-01-01');
+    await page.getByLabel('Time', { exact: true }).fill('10:00');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await expect(page.getByText('That time is over.')).toBeVisible();
     const tomorrow = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
-    await page.getByLabel('Day').fill(tomorrow);
+    await page.getByLabel('Day', { exact: true }).fill(tomorrow);
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await expect(page.getByText(/^Next appointment: /)).toBeVisible();
     await page.getByText('Close the programme').click();

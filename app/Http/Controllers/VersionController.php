@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\IssueVersion;
+use App\Actions\IssueFromBench;
 use App\Http\Requests\VersionRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -21,7 +21,7 @@ final class VersionController
      * Answers in JSON, problems too: they must not travel through the session, where a key press answered at the same
      * moment would take them away.
      */
-    public function store(VersionRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, IssueVersion $issue): JsonResponse
+    public function store(VersionRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, IssueFromBench $issue): JsonResponse
     {
         $version = $issue($patient, $practitioner, $request->order());
         $hasAccess = $patient->devices()->whereNull('revoked_at')->exists();

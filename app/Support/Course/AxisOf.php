@@ -31,6 +31,8 @@ final readonly class AxisOf
 
     private const MOST_MEASUREMENTS = 300;
 
+    private const DAYS_AHEAD = 7;
+
     /** Values from before the axis are looked for so far back. */
     private const DAYS_BEFORE = 30;
 
@@ -40,7 +42,10 @@ final readonly class AxisOf
 
     public function __construct(private OnFile $file, private Programme $programme, private EvidenceOf $evidence, private PracticeLines $lines, private PatientDay $from)
     {
-        $this->to = Span::to($from, $file->today);
+        $to = Span::to($from, $file->today);
+        // A version that takes effect in the next days is seen at the end of the axis.
+        $next = PatientDay::of($programme->latestVersion()?->in_force_from->format('Y-m-d') ?? $to->date)->next();
+        $this->to = $next->isAfter($to) && $file->today->daysUntil($next) <= self::DAYS_AHEAD ? $next : $to;
         $this->isByWeek = Span::isByWeek($from, $this->to);
     }
 

@@ -12,6 +12,9 @@ use Carbon\CarbonImmutable;
 /** Practices of the Course in words. */
 final readonly class PracticeLines
 {
+    /** A practice that arrives later than this is marked. */
+    private const LATE_HOURS = 24;
+
     public function __construct(private Programme $programme, private Patient $patient)
     {
     }
@@ -78,6 +81,8 @@ final readonly class PracticeLines
         return ($practice->is_short ? ', short version' : '')
             .($practice->joined_ms === null ? '' : sprintf(', from %.1f s a breath', $practice->joined_ms / 1000))
             .($practice->recovered_after_s === null ? '' : sprintf(', breath back after %d:%02d min', intdiv($practice->recovered_after_s, 60), $practice->recovered_after_s % 60))
+            .($practice->source === Practice::PAPER ? ', from paper' : '')
+            .($practice->source === Practice::PAPER || $practice->ended_at->diffInHours($practice->received_at) < self::LATE_HOURS ? '' : ', sent '.(int) ceil($practice->ended_at->diffInDays($practice->received_at)).' days later')
             .($practice->interruptions === 0 ? '' : ($practice->interruptions === 1 ? ', interrupted once' : ", interrupted {$practice->interruptions} times"));
     }
 

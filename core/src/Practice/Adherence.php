@@ -18,6 +18,8 @@ final class Adherence
 {
     private readonly DuePractices $due;
 
+    private readonly PatientDay $today;
+
     /** @var array<string, array<string, list<PracticeRecord>>> records by lineage and date, in order of start */
     private array $records = [];
 
@@ -39,10 +41,16 @@ final class Adherence
         private readonly array $putOffs = [],
     ) {
         $this->due = new DuePractices($history, $clock);
-        usort($records, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
         foreach ($records as $record) {
             $this->records[$record->lineage][$clock->dayOf($record->startedAt)->date][] = $record;
         }
+        foreach ($this->records as $lineage => $days) {
+            foreach (array_filter($days, fn (array $day) => count($day) > 1) as $date => $day) {
+                usort($day, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
+                $this->records[$lineage][$date] = $day;
+            }
+        }
+        $this->today = $clock->dayOf($now);
     }
 
     /** One exercise, from a day to a day, both included; days after the present one are left out. */
@@ -78,7 +86,7 @@ final class Adherence
     public function byAnchor(PatientDay $from, PatientDay $to, ?string $lineage = null): array
     {
         $shares = [];
-        $yesterday = $this->clock->dayOf($this->now)->previous();
+        $yesterday = $this->today->previous();
         foreach ($from->through($to->isAfter($yesterday) ? $yesterday : $to) as $day) {
             foreach ($lineage === null ? $this->history->lineages() : [$lineage] as $each) {
                 $slots = $this->wasPaused($day, $each) ? [] : $this->due->ofItem($day, $each);
@@ -96,9 +104,7 @@ final class Adherence
     /** @return list<PatientDay> */
     private function daysOf(PatientDay $from, PatientDay $to): array
     {
-        $today = $this->clock->dayOf($this->now);
-
-        return $from->through($to->isAfter($today) ? $today : $to);
+        return $from->through($to->isAfter($this->today) ? $this->today : $to);
     }
 
     private function day(PatientDay $day, string $lineage): DayTally
@@ -109,8 +115,7 @@ final class Adherence
     private function tally(PatientDay $day, string $lineage): DayTally
     {
         $records = $this->records[$lineage][$day->date] ?? [];
-        $slots = $this->due->ofItem($day, $lineage);
-        $planned = count($slots);
+        $planned = $this->due->countOf($day, $lineage);
         $extras = max(0, count($records) - $planned);
         $strokes = $this->strokes($records, $planned);
 
@@ -118,7 +123,9 @@ final class Adherence
             return new DayTally($day, 0, 0.0, $extras, true, $strokes);
         }
 
-        $closed = count(array_filter($slots, fn (DueSlot $slot) => $slot->isDueAt($this->now)));
+        // Every window closes within its day.
+        $closed = $day->isBefore($this->today) ? $planned
+            : count(array_filter($this->due->ofItem($day, $lineage), fn (DueSlot $slot) => $slot->isDueAt($this->now)));
         $isFirst = $day->equals($this->history->firstDay());
         $due = $isFirst ? min($closed, count($records)) : $closed;
         $done = array_sum(array_map(fn (PracticeRecord $record) => $record->completeness, $records));

@@ -23,6 +23,12 @@ final class DuePractices
         return $this->known["{$day->date} $lineage"] ??= $this->find($day, $lineage);
     }
 
+    /** How many practices of one exercise the day asks for. */
+    public function countOf(PatientDay $day, string $lineage): int
+    {
+        return count($this->history->planOn($day, $lineage)?->on($day->weekday()) ?? []);
+    }
+
     /** @return list<DueSlot> */
     private function find(PatientDay $day, string $lineage): array
     {

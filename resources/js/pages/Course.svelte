@@ -5,6 +5,7 @@
     import CloseProgramme from '../components/course/CloseProgramme.svelte';
     import DayTable from '../components/course/DayTable.svelte';
     import NextAppointment from '../components/course/NextAppointment.svelte';
+    import Paper from '../components/course/Paper.svelte';
     import Periods from '../components/course/Periods.svelte';
     import PracticeTable from '../components/course/PracticeTable.svelte';
     import Proposals from '../components/course/Proposals.svelte';
@@ -14,7 +15,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs, home_checks, trends, anchors, periods, note }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs, home_checks, trends, anchors, periods, paper, note }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -96,6 +97,7 @@
             </section>
         {/if}
         <DayTable {programme} />
+        {#if paper && paper.rows.length > 0}<Paper {paper} patientId={patient.id} />{/if}
         <section class="mt-5 border-t border-ink pt-3">
             <h2 class="mb-1 text-[1.05rem]">Latest practices</h2>
             {#if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}

@@ -101,6 +101,7 @@ export interface CourseProps {
     proposals: CourseProposal[];
     anchors: { name: string; share: number | null; credit: number; due: number }[];
     periods: CoursePeriods | null;
+    paper: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[] } | null;
     note: { text: string; on: string; session: string } | null;
     stops: CourseStop[];
     practices: CoursePractice[];

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Patient;
+use App\Models\Practice;
+use App\Models\Programme;
+use App\Models\ProgrammeItem;
+use App\Support\PaperGrid;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\InvalidValue;
+use IvoryPace\Practice\DuePractices;
+use IvoryPace\Practice\DueSlot;
+use IvoryPace\Practice\PatientDay;
+
+/**
+ * Enters what a patient ticked on the printed sheet. Each tick is a practice in full at one of that day's times that has
+ * none yet; without ratings, which never count as good, and marked as paper.
+ */
+final class EnterFromPaper
+{
+    /**
+     * @param  list<array{day: string, lineage: string, done: int}>  $ticks
+     * @return int practices entered
+     *
+     * @throws ValidationException when one cannot be: then none is
+     */
+    public function __invoke(Patient $patient, array $ticks): int
+    {
+        return DB::transaction(function () use ($patient, $ticks) {
+            $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $programme = $patient->activeProgramme()->with('versions.items')->first() ?? $this->refuse('No programme is running.');
+            $entered = 0;
+            foreach ($ticks as $tick) {
+                $entered += $this->day($patient, $programme, $tick);
+            }
+
+            return $entered;
+        });
+    }
+
+    /** @param  array{day: string, lineage: string, done: int}  $tick */
+    private function day(Patient $patient, Programme $programme, array $tick): int
+    {
+        $now = CarbonImmutable::now();
+        try {
+            $day = PatientDay::of($tick['day']);
+        } catch (InvalidValue $problem) {
+            $this->refuse($problem->getMessage());
+        }
+        $today = $patient->dayOf($now);
+        $when = CarbonImmutable::parse($day->date)->format('D j M');
+        if ($day->isAfter($today) || $day->daysUntil($today) >= PaperGrid::DAYS) {
+            $this->refuse("$when is not among the last ".PaperGrid::DAYS.' days.');
+        }
+        $version = $programme->versionOn($day);
+        $row = $version?->items->firstWhere('lineage', $tick['lineage']);
+        $slots = (new DuePractices($programme->history(), $patient->clock()))->ofItem($day, $tick['lineage']);
+        if ($version === null || $row === null || $slots === []) {
+            $this->refuse("Nothing of this exercise was planned for $when.");
+        }
+        $free = $this->free($patient, $day, $tick['lineage'], array_values(array_filter($slots, fn (DueSlot $slot) => $slot->opensAt <= $now)));
+        if ($tick['done'] > count($free)) {
+            $this->refuse("{$row->item()->name()}, $when: ".(count($free) === 0 ? 'every practice of that day is entered already.' : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'));
+        }
+        foreach (array_slice($free, 0, $tick['done']) as $slot) {
+            $this->enter($patient, $version->id, $row, $slot, $now);
+        }
+
+        return $tick['done'];
+    }
+
+    /**
+     * @param  list<DueSlot>  $slots
+     * @return list<DueSlot> those without a practice
+     */
+    private function free(Patient $patient, PatientDay $day, string $lineage, array $slots): array
+    {
+        $done = Practice::query()->where('patient_id', $patient->id)->where('lineage', $lineage)
+            ->where('started_at', '>=', $patient->clock()->startsAt($day))->where('started_at', '<', $patient->clock()->endsAt($day))->orderBy('started_at')->limit(50)->get();
+        $left = $slots;
+        $others = 0;
+        foreach ($done as $practice) {
+            $own = array_filter($left, fn (DueSlot $slot) => $slot->anchor === $practice->anchor);
+            if ($own === []) {
+                $others++;
+            } else {
+                unset($left[array_key_first($own)]);
+            }
+        }
+
+        return array_slice(array_values($left), $others);
+    }
+
+    private function enter(Patient $patient, int $version, ProgrammeItem $row, DueSlot $slot, CarbonImmutable $now): void
+    {
+        $item = $row->item();
+        $seconds = (int) round($item->seconds());
+        $start = CarbonImmutable::instance($slot->opensAt)->utc();
+        Practice::query()->create([
+            'uuid' => (string) Str::uuid(), 'patient_id' => $patient->id, 'programme_version_id' => $version, 'lineage' => $row->lineage, 'anchor' => $slot->anchor,
+            'started_at' => $start, 'ended_at' => $start->addSeconds($seconds)->min($now->max($start)), 'received_at' => $now, 'source' => Practice::PAPER,
+            'breaths_done' => $item->countedBreaths(), 'breaths_prescribed' => $item->countedBreaths(), 'seconds_done' => $seconds, 'seconds_prescribed' => $seconds,
+        ]);
+    }
+
+    private function refuse(string $message): never
+    {
+        throw ValidationException::withMessages(['paper' => $message]);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\MadeDecision;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
+use App\Support\EvidenceOf;
+use App\Support\OnFile;
+use App\Support\ProposalOf;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Exercise\PrescriptionFields;
+use IvoryPace\Programme\Item;
+use IvoryPace\Progress\Proposal\Proposal;
+use IvoryPace\Progress\Proposal\ProposalKind;
+use IvoryPace\Session\Decision;
+
+/** Issues what was built on the Bench, and puts what became of each exercise beside what had been proposed for it. */
+final readonly class IssueFromBench
+{
+    public function __construct(private IssueVersion $issue)
+    {
+    }
+
+    /** @throws ValidationException with messages by field */
+    public function __invoke(Patient $patient, Practitioner $by, VersionOrder $order): ProgrammeVersion
+    {
+        return DB::transaction(function () use ($patient, $by, $order) {
+            $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $proposed = $this->proposed($patient);
+            $version = ($this->issue)($patient, $by, $order);
+            foreach ($proposed as [$row, $proposal]) {
+                // What was decided in the session a moment ago is the same decision.
+                if (MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()) {
+                    continue;
+                }
+                $decision = $this->decision($row, $version->items()->firstWhere('lineage', $row->lineage), $proposal->kind, $patient);
+                if ($decision !== null) {
+                    MadeDecision::query()->create([
+                        'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage, 'proposed' => $proposal->kind,
+                        'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $order->reason, 'decided_at' => CarbonImmutable::now(),
+                    ]);
+                }
+            }
+
+            return $version;
+        });
+    }
+
+    /** @return list<array{ProgrammeItem, Proposal}> those that ask for a decision, as they are before the new version */
+    private function proposed(Patient $patient): array
+    {
+        $file = OnFile::patient($patient, CarbonImmutable::now());
+        $evidence = EvidenceOf::on($file);
+        $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
+        $asking = [];
+        foreach ($patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
+            $proposal = $proposals?->item($row);
+            if ($proposal?->kind->asksForDecision() === true) {
+                $asking[] = [$row, $proposal];
+            }
+        }
+
+        return $asking;
+    }
+
+    /** What was done with an exercise; null where it was left as it is, so that nothing has been decided yet. */
+    private function decision(ProgrammeItem $then, ?ProgrammeItem $now, ProposalKind $kind, Patient $patient): ?Decision
+    {
+        if ($now === null) {
+            return Decision::Stop;
+        }
+        if ($now->fields === $then->fields) {
+            return null;
+        }
+        foreach ([[ProposalKind::StepUp, Decision::StepUp], [ProposalKind::StepBack, Decision::StepBack]] as [$step, $decision]) {
+            $stepped = AnswerProposal::changed($then, $step, $patient);
+            if ($stepped !== null && self::isSameBreath($stepped, $now->item())) {
+                return $decision;
+            }
+        }
+        $isLess = max($now->item()->minutesByWeekday()) < max($then->item()->minutesByWeekday());
+
+        return $isLess || ($kind === ProposalKind::Lighten && self::isSameBreath($then->item(), $now->item())) ? Decision::Lighten : Decision::GoOn;
+    }
+
+    private static function isSameBreath(Item $one, Item $other): bool
+    {
+        return $one->routine === null && $other->routine === null && PrescriptionFields::write($one->prescription) === PrescriptionFields::write($other->prescription);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Tests\Progress\Proposal;
+
+use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\Item;
+use IvoryPace\Progress\Proposal\Step;
+use LogicException;
+use PHPUnit\Framework\TestCase;
+
+final class StepTest extends TestCase
+{
+    private const EXHALE = ['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'breaths' => 12, 'position' => 'standing', 'times_a_day' => 2, 'why' => 'For the stairs.'];
+
+    public function test_up_takes_the_next_rung_and_leaves_times_reason_and_lineage(): void
+    {
+        $item = $this->item();
+        $next = Step::up($item);
+
+        self::assertNotNull($next);
+        self::assertSame($item->ladder()?->next()?->prescription->summary(), $next->prescription->summary());
+        self::assertSame([$item->lineage, $item->why, $item->plan], [$next->lineage, $next->why, $next->plan]);
+    }
+
+    public function test_an_edited_ladder_keeps_what_is_left_of_it_and_ends(): void
+    {
+        $item = $this->item(['ladder' => [['set' => ['breaths' => 14], 'days' => 3], ['set' => ['breaths' => 16], 'days' => 10]]]);
+        $next = Step::up($item);
+        self::assertSame([14, 16, 10], [$next?->prescription->breaths, $next?->ladder()?->next()?->prescription->breaths, $next?->ladder()?->next()?->days]);
+        $top = Step::up($next ?? $item);
+        self::assertSame(16, $top?->prescription->breaths);
+        self::assertNull(Step::up($top), 'an edited ladder has an end');
+    }
+
+    public function test_back_leads_to_the_form_from_which_the_ladder_came(): void
+    {
+        $first = $this->item();
+        $second = Step::up($first) ?? throw new LogicException('no rung');
+        self::assertSame($first->summary(), Step::back($second, [$first])?->summary());
+
+        // After a step back the harder form is the latest one, and not below.
+        self::assertNull(Step::back($first, [$second]));
+        self::assertSame($first->summary(), Step::back($second, [$this->item(['ratio' => '3:0:3:1', 'position' => 'supine']), $first])?->summary(), 'what does not lead here is passed over');
+        self::assertNull(Step::back($second, []));
+    }
+
+    public function test_a_routine_has_no_rungs(): void
+    {
+        $routine = DraftReader::read(['kind' => 'routine', 'routine_name' => 'Evening', 'steps' => [['kind' => 'exercise', 'technique' => 'square']], 'times_a_day' => 1], 'r')->item ?? throw new LogicException('cannot be prescribed');
+
+        self::assertNull(Step::up($routine));
+        self::assertNull(Step::back($routine, [$this->item()]));
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private function item(array $with = []): Item
+    {
+        return DraftReader::read($with + self::EXHALE, '01JABCDEFGHJKMNPQRSTVWXYZ0')->item ?? throw new LogicException('cannot be prescribed');
+    }
+}

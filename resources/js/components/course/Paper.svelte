@@ -1,0 +1,46 @@
+<script lang="ts">
+    import { useForm } from '@inertiajs/svelte';
+    import { Button } from 'flowbite-svelte';
+    import type { CourseProps } from '../../types/course';
+
+    /** The tally grid of the printed sheet: what was ticked there and is not known yet. */
+    let { paper, patientId }: { paper: NonNullable<CourseProps['paper']>; patientId: string } = $props();
+
+    let typed = $state<Record<string, string>>({});
+    const form = useForm<{ ticks: { day: string; lineage: string; done: string }[] }>({ ticks: [] });
+    const problem = $derived(Object.values(form.errors)[0]);
+
+    function enter(event: SubmitEvent): void {
+        event.preventDefault();
+        form.ticks = Object.entries(typed).filter(([, done]) => done.trim() !== '').map(([key, done]) => {
+            const [day = '', lineage = ''] = key.split(' ');
+            return { day, lineage, done: done.trim() };
+        });
+        form.post(`/patients/${patientId}/paper`, { preserveScroll: true, onSuccess: () => { typed = {}; } });
+    }
+</script>
+
+<details class="mt-4 border-t border-ink pt-2 print:hidden">
+    <summary class="linklike cursor-pointer">Enter ticks from the printed sheet</summary>
+    <form class="mt-2" onsubmit={enter} novalidate>
+        <p class="text-[0.925rem] text-muted">How many more were ticked each day than are known here. They count in full, without ratings, and are marked as paper; they cannot be taken back.</p>
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <div class="overflow-x-auto" role="region" aria-label="Ticks by day" tabindex="0">
+            <table class="text-[0.875rem]">
+                <thead><tr class="text-left text-[0.8125rem] text-muted"><td></td>{#each paper.days as day (day.date)}<th scope="col" class="px-1 py-1 font-normal whitespace-nowrap">{day.label}</th>{/each}</tr></thead>
+                <tbody>
+                    {#each paper.rows as row (row.lineage)}
+                        <tr class="border-t border-rule"><th scope="row" class="py-1 pr-3 text-left font-semibold">{row.name}</th>
+                            {#each row.days as day, index (index)}
+                                {@const date = paper.days[index]}
+                                {@const left = Math.max(0, day.planned - day.known)}
+                                <td class="px-1 py-1 text-center">{#if date && left > 0}<input class="slot small w-[2.6rem]" inputmode="numeric" aria-label="{row.name}, {date.label}: more ticks" bind:value={typed[`${date.date} ${row.lineage}`]} />{/if}<span class="block text-[0.75rem] text-muted">{day.known} of {day.planned}</span></td>
+                            {/each}</tr>
+                    {/each}
+                </tbody>
+            </table>
+        </div>
+        {#if problem}<p role="alert" class="mt-1 font-semibold text-clay">{problem}</p>{/if}
+        <Button type="submit" outline size="sm" class="mt-2" disabled={form.processing}>Enter them</Button>
+    </form>
+</details>
