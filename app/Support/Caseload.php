@@ -8,6 +8,7 @@ use App\Models\Clinic;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -20,14 +21,14 @@ final class Caseload
     public const MOST_PATIENTS = 2000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 1;
+    private const FORM = 2;
 
     private const AT_ONCE = 50;
 
     /** @return list<array<string, mixed>> most urgent first */
     public static function of(Clinic $clinic, CarbonImmutable $now): array
     {
-        return array_values(self::present($clinic, 'line', $now)->map(fn (stdClass $row) => (array) json_decode((string) $row->line, true))->all());
+        return array_values(self::present($clinic, 'line', $now)->map(fn (stdClass $row) => (array) json_decode(Crypt::decryptString((string) $row->line), true))->all());
     }
 
     /**
@@ -87,7 +88,7 @@ final class Caseload
                 $made = CaseloadLineOf::on($file);
                 $rows[] = [
                     'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM, 'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
-                    'urgency' => $made['urgency'], 'line' => json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
+                    'urgency' => $made['urgency'], 'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
             DB::table('caseload_lines')->upsert($rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'line', 'figures']);

@@ -132,14 +132,22 @@ final readonly class OnFile
      */
     private static function diary(array $ids, CarbonImmutable $since): SupportCollection
     {
+        $from = $since->subDay()->format('Y-m-d');
+        $columns = ['diary_entries.patient_id', 'diary_entries.day', 'diary_entries.content'];
         $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')->whereIn('patient_id', $ids)->whereNull('closed_on')
             ->groupBy('patient_id')->select('patient_id')->selectRaw('min(in_force_from) as first_day');
-        $days = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')->whereColumn('day', '>=', 'first_day')
-            ->select('id', 'day')->selectRaw('row_number() over (partition by diary_entries.patient_id order by day) as nth');
+        $ofProgramme = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')->whereColumn('day', '>=', 'first_day');
+        if (count($ids) === 1) {
+            $first = (clone $ofProgramme)->where('day', '<', $from)->orderBy('day')->limit(self::FIRST_DIARY_DAYS)->get($columns);
+            $lately = $ofProgramme->where('day', '>=', $from)->orderBy('day')->limit(self::MOST_DIARY_DAYS)->get($columns);
+
+            return $first->concat($lately)->groupBy('patient_id');
+        }
+        $days = $ofProgramme->select('id', 'day')->selectRaw('row_number() over (partition by diary_entries.patient_id order by day) as nth');
 
         return DB::table('diary_entries')->joinSub($days, 'days', 'days.id', '=', 'diary_entries.id')
-            ->where(fn ($query) => $query->where('days.nth', '<=', self::FIRST_DIARY_DAYS)->orWhere('days.day', '>=', $since->subDay()->format('Y-m-d')))
-            ->orderBy('diary_entries.day')->limit(count($ids) * self::MOST_DIARY_DAYS)->get(['diary_entries.patient_id', 'diary_entries.day', 'diary_entries.content'])->groupBy('patient_id');
+            ->where(fn ($query) => $query->where('days.nth', '<=', self::FIRST_DIARY_DAYS)->orWhere('days.day', '>=', $from))
+            ->orderBy('diary_entries.day')->limit(count($ids) * self::MOST_DIARY_DAYS)->get($columns)->groupBy('patient_id');
     }
 
     /**

@@ -37,9 +37,10 @@ return new class extends Migration
             $table->unsignedSmallInteger('form')->default(0);
             $table->dateTime('holds_until')->nullable();
             $table->unsignedTinyInteger('urgency')->default(255);
+            // Encrypted: it repeats what the patient wrote in the diary.
             $table->mediumText('line')->nullable();
             $table->text('figures')->nullable();
-            $table->foreign('patient_id')->references('id')->on('patients');
+            $table->foreign('patient_id')->references('id')->on('patients')->cascadeOnDelete();
         });
         foreach (self::OF_A_PATIENT as $table) {
             $this->follow($table, '%s.patient_id');

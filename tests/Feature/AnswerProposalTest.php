@@ -202,12 +202,6 @@ final class AnswerProposalTest extends TestCase
         return $this->course()['proposals'][0];
     }
 
-    /** @return array<string, mixed> */
-    private function course(string $query = ''): array
-    {
-        return $this->get("/patients/{$this->patient->id}$query")->assertOk()->viewData('page')['props'];
-    }
-
     private function reason(): mixed
     {
         return Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0]['reason'];

@@ -18,6 +18,7 @@ use App\Support\OnFile;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -98,7 +99,7 @@ final class CaseloadTest extends TestCase
     public function test_what_is_written_while_a_line_is_computed_makes_it_run_out_at_once(): void
     {
         $this->queries();
-        DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => '{"stale":true}', 'form' => 1, 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
+        DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'form' => 2, 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
 
         self::assertArrayHasKey('name', Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0]);
     }

@@ -132,7 +132,7 @@ final class OutboxTest extends TestCase
         self::assertTrue($this->todayOnDevice()['check_due']);
         $this->outbox('check', ['uuid' => (string) Str::uuid(), 'taken_at' => '2026-11-27T06:59:00Z', 'taps' => [0, 4000]])->assertRefused(['taps' => 'Too few taps to tell a rate. Try the minute once more.']);
         self::assertSame(0, DB::table('measurements')->count());
-        self::assertSame(15.0, $this->course()['home_checks'][0]['rate']);
+        self::assertEquals(15.0, $this->course()['home_checks'][0]['rate']);
     }
 
     public function test_a_signed_out_device_is_heard_but_kept_aside_until_a_practitioner_accepts(): void
@@ -182,11 +182,5 @@ final class OutboxTest extends TestCase
     private function batch(array $items): \Illuminate\Testing\TestResponse
     {
         return $this->postJson('/api/v1/outbox', ['sent_at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z'), 'items' => $items]);
-    }
-
-    /** @return array<string, mixed> */
-    private function course(): array
-    {
-        return $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")->viewData('page')['props'];
     }
 }

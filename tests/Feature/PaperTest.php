@@ -40,7 +40,7 @@ final class PaperTest extends TestCase
         self::assertSame(1, Practice::query()->count(), 'nothing is half entered');
 
         $enter([['2026-11-04', 2], ['2026-11-03', 1]])->assertSessionHasNoErrors();
-        $course = $this->get("/patients/{$this->patient->id}")->viewData('page')['props'];
+        $course = $this->course();
         self::assertSame(['dd', 'dd'], array_column(array_slice($course['programme']['exercises'][0]['days'], 2, 2), 'strokes'));
         self::assertSame([[2, 2], [2, 2]], array_map(fn (array $day) => [$day['planned'], $day['known']], array_slice($course['paper']['rows'][0]['days'], 2, 2)));
         self::assertStringContainsString('12 of 12 breaths, from paper', $course['practices'][0]['got']);

@@ -102,7 +102,7 @@ final class PatientPagesTest extends TestCase
         self::assertSame(1, $this->getJson('/api/v1/as-needed')->json('items.0.as_needed.done'));
         $progress = $this->unlock()->getJson('/api/v1/progress')->assertOk();
         self::assertSame([['name' => 'exercise.forward-lean.name', 'times' => 1, 'recovered' => [95]]], $progress->json('as_needed'));
-        $course = $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")->viewData('page')['props'];
+        $course = $this->course();
         self::assertStringContainsString('breath back after 1:35 min', $course['practices'][0]['got']);
     }
 

@@ -234,12 +234,6 @@ final class PracticeTest extends TestCase
         return $this->outbox('practice', $this->practiceLog($this->version, $with));
     }
 
-    /** @return array<string, mixed> */
-    private function course(): array
-    {
-        return $this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}")->viewData('page')['props'];
-    }
-
     /** @return list<array<string, mixed>> */
     private function caseload(): array
     {

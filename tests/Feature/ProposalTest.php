@@ -68,7 +68,7 @@ final class ProposalTest extends TestCase
         }
         self::assertSame('look', $this->proposed()[0]);
         self::assertStringContainsString('Tension is reliably worse: 3 in the first rated week, 7 in the last', $this->because());
-        $trends = $this->get("/patients/{$this->patient->id}")->viewData('page')['props']['trends'];
+        $trends = $this->course()['trends'];
         self::assertSame(['Tension'], array_column($trends, 'name'));
         self::assertStringStartsWith('Rising: +1.', $trends[0]['trend']);
     }

@@ -114,6 +114,17 @@ trait Scenario
         return [...$bundle, ...$day, 'items' => $bundle['items'][$day['version_id'] ?? ''] ?? []];
     }
 
+    /** @return array<string, mixed> everything on the Course, also what follows when the page has opened */
+    protected function course(string $query = ''): array
+    {
+        $url = "/patients/{$this->patient->id}$query";
+        $page = $this->actingAs($this->practitioner, 'practitioner')->get($url)->assertOk()->viewData('page');
+        $following = array_merge(...array_values($page['deferredProps'] ?? []));
+        $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version'], 'X-Inertia-Partial-Component' => 'Course', 'X-Inertia-Partial-Data' => implode(',', $following)];
+
+        return [...$page['props'], ...($following === [] ? [] : $this->get($url, $headers)->assertOk()->json('props'))];
+    }
+
     /** @param  array<string, mixed>  $log */
     protected function store(Device $device, array $log): void
     {

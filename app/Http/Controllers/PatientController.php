@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PatientRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Support\Course\Details;
 use App\Support\Course\Span;
 use App\Support\CourseOf;
+use Closure;
 use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -41,6 +43,10 @@ final class PatientController
     {
         $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
 
-        return Inertia::render('Course', CourseOf::patient($patient, now(), $span, $request->only(['first', 'second', 'days'])));
+        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']));
+        $details = $course->details();
+
+        // The axis and what is proposed come first; what stands below follows at once.
+        return Inertia::render('Course', [...$course->opening(), ...($details === null ? Details::none() : array_map(fn (Closure $part) => Inertia::defer($part), $details))]);
     }
 }

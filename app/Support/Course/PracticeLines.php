@@ -10,12 +10,15 @@ use App\Models\Programme;
 use Carbon\CarbonImmutable;
 
 /** Practices of the Course in words. */
-final readonly class PracticeLines
+final class PracticeLines
 {
+    /** @var array<string, string> names by lineage, once they have been asked for */
+    private array $names = [];
+
     /** A practice that arrives later than this is marked. */
     private const LATE_HOURS = 24;
 
-    public function __construct(private Programme $programme, private Patient $patient)
+    public function __construct(private readonly Programme $programme, private readonly Patient $patient)
     {
     }
 
@@ -53,6 +56,11 @@ final readonly class PracticeLines
     }
 
     public function nameOf(string $lineage): string
+    {
+        return $this->names[$lineage] ??= $this->findName($lineage);
+    }
+
+    private function findName(string $lineage): string
     {
         foreach ($this->programme->versions->reverse() as $version) {
             $item = $version->items->firstWhere('lineage', $lineage);

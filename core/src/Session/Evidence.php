@@ -41,20 +41,39 @@ final readonly class Evidence
      */
     public function __construct(array $practices, public int $due, public float $credit)
     {
-        $pick = fn (callable $of) => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
-        $both = array_filter($practices, fn (RatedPractice $each) => $each->before !== null && $each->after !== null);
-        $smooth = $pick(fn (RatedPractice $each) => $each->smooth);
+        // There may be hundreds: one walk over them.
+        $efforts = $before = $after = [];
+        $stops = $smooth = $smoothSaid = $noWorse = $ratedTwice = 0;
+        foreach ($practices as $each) {
+            $stops += $each->stoppedForSymptom ? 1 : 0;
+            if ($each->effort !== null) {
+                $efforts[] = $each->effort;
+            }
+            if ($each->before !== null) {
+                $before[] = $each->before;
+            }
+            if ($each->after !== null) {
+                $after[] = $each->after;
+            }
+            if ($each->smooth !== null) {
+                $smoothSaid++;
+                $smooth += $each->smooth === 'yes' ? 1 : 0;
+            }
+            if ($each->before !== null && $each->after !== null) {
+                $ratedTwice++;
+                $noWorse += $each->after <= $each->before ? 1 : 0;
+            }
+        }
         $this->practices = count($practices);
-        $this->stops = count(array_filter($practices, fn (RatedPractice $each) => $each->stoppedForSymptom));
-        $efforts = $pick(fn (RatedPractice $each) => $each->effort);
+        $this->stops = $stops;
         $this->effort = self::median($efforts);
         $this->effortSaid = count($efforts);
-        $this->before = self::median($pick(fn (RatedPractice $each) => $each->before));
-        $this->after = self::median($pick(fn (RatedPractice $each) => $each->after));
-        $this->smooth = count(array_filter($smooth, fn (string $said) => $said === 'yes'));
-        $this->smoothSaid = count($smooth);
-        $this->noWorse = count(array_filter($both, fn (RatedPractice $each) => $each->after <= $each->before));
-        $this->ratedTwice = count($both);
+        $this->before = self::median($before);
+        $this->after = self::median($after);
+        $this->smooth = $smooth;
+        $this->smoothSaid = $smoothSaid;
+        $this->noWorse = $noWorse;
+        $this->ratedTwice = $ratedTwice;
     }
 
     /** Credit over due, 0–1; null when nothing was due. */

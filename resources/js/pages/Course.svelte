@@ -15,7 +15,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs, home_checks, trends, anchors, periods, paper, note }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], trends = [], anchors = [], periods, paper, note }: CourseProps = $props();
 </script>
 
 <Room title="Course of {patient.name}">
@@ -25,7 +25,7 @@
             <div>
                 <h2 class="text-lg text-clay">{pause.text}</h2>
                 <p class="text-muted">Since {pause.since}. It stays paused until you have looked.</p>
-                {#if stops[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
+                {#if stops?.[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
             </div>
             <LineForm id="pause-{pause.id}" url="/patients/{patient.id}/pauses/{pause.id}/end" label="What you found" button="I have looked; let it go on" />
         </section>
@@ -68,9 +68,9 @@
                     <div class="mt-4"></div>
                 {/if}
                 <h2 class="mb-1 text-[1.05rem]">Stops</h2>
-                {#if stops.length === 0}<p class="text-muted">No practice was stopped.</p>{/if}
+                {#if stops === undefined}<p class="text-muted" role="status">Reading …</p>{:else if stops.length === 0}<p class="text-muted">No practice was stopped.</p>{/if}
                 <ul>
-                    {#each stops as stop, index (index)}
+                    {#each stops ?? [] as stop, index (index)}
                         <li class="border-t border-rule py-1.5 text-[0.925rem]"><strong class={stop.class === 'no-symptom' ? '' : 'text-clay'}>{stop.symptom}</strong> · {stop.on}, {stop.got}
                             {#if stop.remark}<span class="block text-muted">“{stop.remark}”</span>{/if}</li>
                     {/each}
@@ -100,7 +100,7 @@
         {#if paper && paper.rows.length > 0}<Paper {paper} patientId={patient.id} />{/if}
         <section class="mt-5 border-t border-ink pt-3">
             <h2 class="mb-1 text-[1.05rem]">Latest practices</h2>
-            {#if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}
+            {#if practices === undefined}<p class="text-muted">Reading …</p>{:else if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}
         </section>
     {/if}
 </Room>

@@ -99,13 +99,14 @@ export interface CourseProps {
     spans: Choice[];
     programme: CourseProgramme | null;
     proposals: CourseProposal[];
-    anchors: { name: string; share: number | null; credit: number; due: number }[];
-    periods: CoursePeriods | null;
-    paper: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[] } | null;
-    note: { text: string; on: string; session: string } | null;
-    stops: CourseStop[];
-    practices: CoursePractice[];
-    trends: { name: string; trend: string; days: string | null }[];
-    put_offs: { on: string; exercise: string; anchor: string; reason: string }[];
-    home_checks: { on: string; rate: number; doubtful: number }[];
+    // What stands below the axis follows when the page has opened.
+    anchors?: { name: string; share: number | null; credit: number; due: number }[];
+    periods?: CoursePeriods | null;
+    paper?: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[] } | null;
+    note?: { text: string; on: string; session: string } | null;
+    stops?: CourseStop[];
+    practices?: CoursePractice[];
+    trends?: { name: string; trend: string; days: string | null }[];
+    put_offs?: { on: string; exercise: string; anchor: string; reason: string }[];
+    home_checks?: { on: string; rate: number; doubtful: number }[];
 }

@@ -2,7 +2,7 @@
     import { percent, short } from '../../lib/format';
     import type { CourseProps } from '../../types/course';
 
-    let { anchors }: { anchors: CourseProps['anchors'] } = $props();
+    let { anchors }: { anchors: NonNullable<CourseProps['anchors']> } = $props();
 </script>
 
 <ul>
