@@ -69,14 +69,14 @@
         <p class="border-t border-rule pt-6">No patients yet. <Link href="/patients/new" class="linklike">Add the first one.</Link></p>
     {/if}
     {#each groups as group (group.reason)}
-        <section aria-label={group.heading} class="grid grid-cols-[8.5rem_1fr] border-t border-ink/40">
+        <section aria-label={group.heading} class="grid grid-cols-[9.5rem_1fr] border-t border-ink/40">
             <h2 class="pt-3 text-[0.98rem] {urgent.includes(group.reason) ? 'text-clay' : ''}">
                 {group.heading}
                 {#if group.lines.length > 2}<span class="block font-sans text-[0.8125rem] font-normal text-muted">{group.lines.length} patients</span>{/if}
             </h2>
             <ul>
                 {#each group.lines as line, index (line.id)}
-                    <li class="relative grid grid-cols-[13.5rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 {index > 0 ? 'border-t border-rule' : ''} hover:bg-card">
+                    <li class="relative grid grid-cols-[12.75rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 {index > 0 ? 'border-t border-rule' : ''} hover:bg-card">
                         <div>
                             <Link href="/patients/{line.id}" class="font-serif text-[1.02rem] font-semibold after:absolute after:inset-0">{line.name}</Link>
                             <span class="block truncate text-[0.8125rem] text-muted">{line.prescribed ?? 'no programme'}</span>

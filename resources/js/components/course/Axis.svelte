@@ -103,7 +103,6 @@
         {#if reading !== null}<line x1={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2} x2={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2} y1="20" y2="100%" stroke="#1f5c57" />{/if}
     </svg>
 </div>
-<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <div class="reader" role="slider" tabindex="0" aria-label="Read out a {programme.by_week ? 'week' : 'day'}" aria-valuemin={0} aria-valuemax={all.length - 1} aria-valuenow={at} aria-valuetext="{named}: {words}" onkeydown={key}>
     <strong>{named}</strong>
     {#if lines.length === 0}<span class="text-muted">nothing noted</span>{/if}
