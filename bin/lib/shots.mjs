@@ -65,7 +65,7 @@ await page.getByLabel('Position').selectOption('reclined');
 await page.getByRole('heading', { name: 'Two things change at once' }).waitFor();
 await page.getByRole('heading', { name: 'Bram Fenwick', exact: true }).click();
 await shot(page, 'bench');
-if (wanted('bench-changes')) {
+if (only.includes('bench-changes')) {
     await page.getByRole('button', { name: /^Issue version \d+$/ }).click();
     await page.getByRole('region', { name: /^What version/ }).waitFor();
     await shot(page, 'bench-changes');
@@ -80,9 +80,11 @@ page.on('dialog', (dialog) => void dialog.accept());
 await page.goto('/exercises/four-seven-eight');
 await page.getByRole('heading', { name: '4:7:8', exact: true }).waitFor();
 await shot(page, 'exercises');
-await page.goto('/routines/falling-asleep');
-await page.getByRole('heading', { name: 'Falling asleep' }).waitFor();
-await shot(page, 'routine');
+if (only.includes('routine')) {
+    await page.goto('/routines/falling-asleep');
+    await page.getByRole('heading', { name: 'Falling asleep' }).waitFor();
+    await shot(page, 'routine');
+}
 await open('Wilfred Haskin', '/screening');
 await shot(page, 'red-flag');
 await open('Maud Trevanion', '/screening');
