@@ -13,7 +13,7 @@
     <h1 class="text-[1.45rem]">{patient.name}</h1>
     <span class="text-muted">{patient.age}{note ? ` · ${note}` : ''}</span>
     {#each patient.flags as flag (flag)}<span class="chip">{flag}</span>{/each}
-    <nav aria-label="About {patient.name}" class="ml-auto flex gap-5">
+    <nav aria-label="About {patient.name}" class="ml-auto flex gap-5 print:hidden">
         {#each rooms as [key, name, path] (key)}
             <Link href="/patients/{patient.id}{path}" class={here === key ? 'border-b-2 border-ink font-semibold' : 'text-reed'} aria-current={here === key ? 'page' : undefined}>{name}</Link>
         {/each}

@@ -14,7 +14,7 @@
 <svelte:head><title>{title} · Ivory Pace</title></svelte:head>
 
 <a class="visually-hidden focus:static! focus:[clip-path:none]!" href="#main">To the content</a>
-<header class="border-b border-rule">
+<header class="border-b border-rule print:hidden">
     <div class="mx-auto flex max-w-[1280px] items-baseline gap-7 px-9 py-3.5">
         <Link href="/" class="font-serif text-[1.35rem] font-bold text-ink">Ivory Pace</Link>
         <nav aria-label="Rooms" class="flex gap-6">
