@@ -136,8 +136,8 @@ final class AnswerProposal
         ]);
     }
 
-    /** @return list<Item> latest first */
-    private static function earlier(ProgrammeItem $row, Patient $patient): array
+    /** @return list<Item> the exercise in older versions, latest first */
+    public static function earlier(ProgrammeItem $row, Patient $patient): array
     {
         $items = [];
         foreach ($patient->activeProgramme?->versions->reverse() ?? [] as $version) {

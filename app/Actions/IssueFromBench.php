@@ -15,11 +15,8 @@ use App\Support\ProposalOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Exercise\PrescriptionFields;
-use IvoryPace\Programme\Item;
 use IvoryPace\Progress\Proposal\Proposal;
-use IvoryPace\Progress\Proposal\ProposalKind;
-use IvoryPace\Session\Decision;
+use IvoryPace\Progress\Proposal\WhatWasDone;
 
 /** Issues what was built on the Bench, and puts what became of each exercise beside what had been proposed for it. */
 final readonly class IssueFromBench
@@ -40,7 +37,7 @@ final readonly class IssueFromBench
                 if (MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()) {
                     continue;
                 }
-                $decision = $this->decision($row, $version->items()->firstWhere('lineage', $row->lineage), $proposal->kind, $patient);
+                $decision = WhatWasDone::to($row->item(), $version->items()->firstWhere('lineage', $row->lineage)?->item(), AnswerProposal::earlier($row, $patient));
                 if ($decision !== null) {
                     MadeDecision::query()->create([
                         'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage, 'proposed' => $proposal->kind,
@@ -68,30 +65,5 @@ final readonly class IssueFromBench
         }
 
         return $asking;
-    }
-
-    /** What was done with an exercise; null where it was left as it is, so that nothing has been decided yet. */
-    private function decision(ProgrammeItem $then, ?ProgrammeItem $now, ProposalKind $kind, Patient $patient): ?Decision
-    {
-        if ($now === null) {
-            return Decision::Stop;
-        }
-        if ($now->fields === $then->fields) {
-            return null;
-        }
-        foreach ([[ProposalKind::StepUp, Decision::StepUp], [ProposalKind::StepBack, Decision::StepBack]] as [$step, $decision]) {
-            $stepped = AnswerProposal::changed($then, $step, $patient);
-            if ($stepped !== null && self::isSameBreath($stepped, $now->item())) {
-                return $decision;
-            }
-        }
-        $isLess = max($now->item()->minutesByWeekday()) < max($then->item()->minutesByWeekday());
-
-        return $isLess || ($kind === ProposalKind::Lighten && self::isSameBreath($then->item(), $now->item())) ? Decision::Lighten : Decision::GoOn;
-    }
-
-    private static function isSameBreath(Item $one, Item $other): bool
-    {
-        return $one->routine === null && $other->routine === null && PrescriptionFields::write($one->prescription) === PrescriptionFields::write($other->prescription);
     }
 }

@@ -126,25 +126,14 @@ final class ProposalOf
         return null;
     }
 
-    /** Days, up to the latest rated one, on which the goal's measure was rated at its target without a day off it between. */
+    /** The goal's measure has to be one of the symptoms of the diary. */
     private function goalDays(?Goal $goal): int
     {
         $symptom = $goal === null ? null : $this->file->symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
         if ($goal === null || $symptom === null) {
             return 0;
         }
-        $days = 0;
-        foreach (array_reverse($this->file->diary) as $entry) {
-            $rating = $entry->rating($symptom);
-            if ($rating === null) {
-                continue;
-            }
-            if ($goal->atMost ? $rating > $goal->target : $rating < $goal->target) {
-                break;
-            }
-            $days++;
-        }
 
-        return $days;
+        return $goal->daysReached(array_map(fn (DiaryOnFile $entry) => $entry->rating($symptom), $this->file->diary));
     }
 }

@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Actions\IssueVersion;
 use App\Actions\VersionOrder;
 use App\Models\Appointment;
-use App\Models\Device;
 use App\Models\MadeDecision;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
@@ -19,20 +18,12 @@ use Tests\TestCase;
 /** A proposal is accepted in one step, changed or declined; a programme is closed; the next appointment is set. */
 final class AnswerProposalTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
-
-    private ProgrammeVersion $version;
-
-    private Device $device;
+    use Practising, RefreshDatabase;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->travelTo('2026-11-01 06:00:00');
-        $this->clinicWithPatient();
-        $this->screen();
-        $this->version = $this->issue(['times_a_day' => 1]);
-        [$this->device] = $this->device();
+        $this->patientWithAProgramme();
         $this->actingAs($this->practitioner, 'practitioner');
     }
 
@@ -174,15 +165,6 @@ final class AnswerProposalTest extends TestCase
         self::assertSame([0.0, 352], [$course['programme']['versions'][1]['adherence']['share'], $course['programme']['versions'][1]['adherence']['longest_gap']]);
         self::assertSame(['Practised', 'Practices', 'Stopped for a symptom'], array_column($course['periods']['lines'], 'what'));
         self::assertContains($this->reason(), ['no-practice', 'access-unused', 'review-overdue']);
-    }
-
-    /** @param  array<string, mixed>  $with */
-    private function practise(int $times, array $with = []): void
-    {
-        for ($n = 0; $n < $times; $n++) {
-            $this->travel(1)->days();
-            $this->store($this->device, $this->practiceLog($this->version, $with));
-        }
     }
 
     /**

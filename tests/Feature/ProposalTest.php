@@ -8,9 +8,7 @@ use App\Actions\AnswerForm;
 use App\Actions\AskForm;
 use App\Actions\WriteDiary;
 use App\Models\ChosenSymptom;
-use App\Models\Device;
 use App\Models\MadeDecision;
-use App\Models\ProgrammeVersion;
 use App\Models\Role;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -20,22 +18,14 @@ use Tests\TestCase;
 /** What is proposed for an exercise in the session, from what was really practised and written. */
 final class ProposalTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
-
-    private ProgrammeVersion $version;
-
-    private Device $device;
+    use Practising, RefreshDatabase;
 
     private ChosenSymptom $tension;
 
     protected function setUp(): void
     {
         parent::setUp();
-        $this->travelTo('2026-11-01 06:00:00');
-        $this->clinicWithPatient();
-        $this->screen();
-        $this->version = $this->issue(['times_a_day' => 1]);
-        [$this->device] = $this->device();
+        $this->patientWithAProgramme();
         $this->tension = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'tension']);
     }
 
@@ -118,15 +108,6 @@ final class ProposalTest extends TestCase
         self::assertSame(['easyEffort' => '2'], $this->practitioner->clinic->refresh()->thresholds);
         self::assertSame('stay', $this->proposed()[0], 'effort 3 is no longer easy enough');
         $this->get('/clinic')->assertInertia(fn (AssertableInertia $page) => $page->where('thresholds.10.name', 'easyEffort')->where('thresholds.10.value', 2)->where('thresholds.10.shipped', 3)->where('thresholds.8.value', 80));
-    }
-
-    /** @param  array<string, mixed>  $with */
-    private function practise(int $times, array $with = [], int $every = 1): void
-    {
-        for ($n = 0; $n < $times; $n++) {
-            $this->travel($every)->days();
-            $this->store($this->device, $this->practiceLog($this->version, $with));
-        }
     }
 
     /** @param  list<int>  $answers */

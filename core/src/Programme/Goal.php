@@ -44,6 +44,27 @@ final readonly class Goal
         return [$isComplete ? new self((string) $words, $measure, $target, $direction === 'at-most') : null, $fields->errors()];
     }
 
+    /**
+     * Days, up to the latest rated one, on which the measure was at its target without a day off it between.
+     *
+     * @param  list<int|float|null>  $ratings  day by day, latest last; null where it was not rated
+     */
+    public function daysReached(array $ratings): int
+    {
+        $days = 0;
+        foreach (array_reverse($ratings) as $rating) {
+            if ($rating === null) {
+                continue;
+            }
+            if ($this->atMost ? $rating > $this->target : $rating < $this->target) {
+                break;
+            }
+            $days++;
+        }
+
+        return $days;
+    }
+
     /** @return array{words: string, measure: string, target: float, direction: string} */
     public function write(): array
     {
