@@ -68,7 +68,7 @@
         offset = await clockOffset();
         await outbox.open();
         await outbox.recoverUnfinished();
-        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (delivered && device?.state === 'ready' && !practising) void load(true); }));
+        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (!delivered || practising) return; if (device?.state === 'ready') void load(true); else if (device?.state === 'locked') void atHand(); }));
         // What this tab had open is shown at once, and then as the server has it.
         if (!isEntering && isMarkedOpen() && (await canOpen())) await openKept();
         await look();

@@ -5,9 +5,9 @@
     import { t } from './words';
     import type { TodayItem } from './types';
 
-    interface Props { items: TodayItem[]; /** When the day began; unknown before the PIN. */ from: string | null; emergency: string; onbegin: (item: TodayItem) => void }
+    interface Props { items: TodayItem[]; /** When the day began; unknown before the PIN. */ from: string | null; /** Ids of practices that the items' numbers include. */ counted?: string[]; emergency: string; onbegin: (item: TodayItem) => void }
 
-    let { items, from, emergency, onbegin }: Props = $props();
+    let { items, from, counted = [], emergency, onbegin }: Props = $props();
 
     let practices = $state.raw(outbox.practices());
     onMount(() => outbox.onChange(() => { practices = outbox.practices(); }));
@@ -18,7 +18,7 @@
 </script>
 
 {#each items as item (item.lineage)}
-    {@const used = usedToday(item, practices, since)}
+    {@const used = usedToday(item, practices.filter((log) => !counted.includes(log.uuid)), since)}
     {@const most = item.as_needed?.most ?? 1}
     <section class="card quiet" aria-label={t(item.name)}>
         <div class="row">

@@ -51,7 +51,7 @@
 </script>
 
 <main>
-    {#if needed && onneeded && needed.items.length > 0}<Needed items={needed.items} from={null} emergency={needed.emergency} onbegin={onneeded} />{/if}
+    {#if needed && onneeded && needed.items.length > 0}<Needed items={needed.items} from={null} counted={needed.counted} emergency={needed.emergency} onbegin={onneeded} />{/if}
     <h1>{t(mode === 'choose' ? 'patient.pin.title' : 'patient.pin.unlock-title')}</h1>
     {#if isLockedOut}
         <p class="error" role="alert">{t('patient.pin.locked-out')}</p>

@@ -89,7 +89,7 @@ export interface TodayData extends Omit<Bundle, 'days' | 'items'> {
     isOld: boolean;
 }
 
-export interface NeededData { owner: string; emergency: string; version_id: number | null; rated_symptom: string | null; items: TodayItem[] }
+export interface NeededData { owner: string; emergency: string; version_id: number | null; rated_symptom: string | null; items: TodayItem[]; /** What had been delivered when this was asked for: the server has counted it. */ counted?: string[] }
 
 /** What a practice needs to know besides its exercise. */
 export interface PracticeOf { version_id: number; rated_symptom: string; emergency: string }
