@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -18,11 +17,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $created_at
  * @property Patient $patient
  */
-final class AccessLink extends Model
+final class AccessLink extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'access_links';
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -19,9 +18,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Patient $patient
  * @property Practitioner $practitioner
  */
-final class Appointment extends Model
+final class Appointment extends Row
 {
-    protected $guarded = [];
+    protected $table = 'appointments';
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo

@@ -7,7 +7,6 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -29,7 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Patient $patient
  * @property Practitioner $practitioner
  */
-final class AskedForm extends Model
+final class AskedForm extends Row
 {
     use HasUlids;
 
@@ -37,7 +36,7 @@ final class AskedForm extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'asked_forms';
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo

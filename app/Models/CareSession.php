@@ -7,7 +7,6 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -26,13 +25,13 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Collection<int, SessionStep> $steps
  * @property SessionNote|null $note
  */
-final class CareSession extends Model
+final class CareSession extends Row
 {
     use HasUlids;
 
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'care_sessions';
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What this patient rates from 0 to 10, as chosen with the practitioner.
@@ -15,11 +14,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property CarbonImmutable|null $dropped_at
  */
-final class ChosenSymptom extends Model
+final class ChosenSymptom extends Row
 {
     public const MOST = 6;
 
-    protected $guarded = [];
+    protected $table = 'chosen_symptoms';
 
     /** @return array<string, string> */
     protected function casts(): array

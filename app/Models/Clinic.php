@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Database\Factories\ClinicFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
@@ -19,12 +18,12 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property array<string, mixed>|null $thresholds as typed
  * @property School $school with which a new programme begins
  */
-final class Clinic extends Model
+final class Clinic extends Row
 {
     /** @use HasFactory<ClinicFactory> */
     use HasFactory;
 
-    protected $guarded = [];
+    protected $table = 'clinics';
 
     /** @return HasMany<Practitioner, $this> */
     public function practitioners(): HasMany

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -16,11 +15,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $given_at
  * @property Practitioner|null $practitioner who recorded it, when it was not the patient
  */
-final class Consent extends Model
+final class Consent extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'consents';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

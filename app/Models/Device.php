@@ -7,7 +7,6 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable;
 use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -25,14 +24,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $created_at
  * @property Patient $patient
  */
-final class Device extends Model implements AuthenticatableContract
+final class Device extends Row implements AuthenticatableContract
 {
     use Authenticatable;
 
     /** After this many wrong PINs in a row the screen stays locked until the practitioner makes a new link. */
     public const MOST_WRONG_PINS = 10;
 
-    protected $guarded = [];
+    protected $table = 'devices';
 
     protected $hidden = ['credential_hash', 'pin', 'open_hash'];
 

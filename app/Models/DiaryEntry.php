@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a patient wrote about one day. Nobody reads it between sessions, and the page says so.
@@ -17,11 +16,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $is_late
  * @property CarbonImmutable $written_at
  */
-final class DiaryEntry extends Model
+final class DiaryEntry extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'diary_entries';
 
     /** @return array<string, string> */
     protected function casts(): array

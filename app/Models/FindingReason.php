@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -15,11 +14,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $given_at
  * @property Practitioner $practitioner
  */
-final class FindingReason extends Model
+final class FindingReason extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'finding_reasons';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -18,11 +17,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Practitioner $to
  * @property Practitioner $by
  */
-final class Handover extends Model
+final class Handover extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'handovers';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function to(): BelongsTo

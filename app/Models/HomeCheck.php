@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A resting rate that the patient tapped at home.
@@ -18,11 +17,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $rate breaths per minute
  * @property int $doubtful intervals that may hide a missed or double tap
  */
-final class HomeCheck extends Model
+final class HomeCheck extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'home_checks';
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -24,14 +23,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool|null $accepted
  * @property Device $device
  */
-final class KeptAside extends Model
+final class KeptAside extends Row
 {
     /** So much is kept of one device; the rest waits on it. */
     public const MOST = 500;
 
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'kept_asides';
 
     /** @return BelongsTo<Device, $this> */
     public function device(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Session\Decision;
 
@@ -24,13 +23,11 @@ use IvoryPace\Session\Decision;
  * @property bool|null $agrees null where nothing was proposed that could be followed
  * @property CarbonImmutable $decided_at
  */
-final class MadeDecision extends Model
+final class MadeDecision extends Row
 {
     public $timestamps = false;
 
     protected $table = 'decisions';
-
-    protected $guarded = [];
 
     /** @return array<string, string> */
     protected function casts(): array

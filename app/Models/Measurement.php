@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Exercise\Position;
@@ -26,11 +25,11 @@ use IvoryPace\Exercise\Position;
  * @property Practitioner $practitioner
  * @property ChosenSymptom|null $symptom
  */
-final class Measurement extends Model
+final class Measurement extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'measurements';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use IvoryPace\Safety\Level;
 
 /**
@@ -23,11 +22,11 @@ use IvoryPace\Safety\Level;
  * @property CarbonImmutable $found_at
  * @property CarbonImmutable|null $settled_at
  */
-final class NewFinding extends Model
+final class NewFinding extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'new_findings';
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -14,11 +13,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $signed_at
  * @property Practitioner $practitioner
  */
-final class NoteAmendment extends Model
+final class NoteAmendment extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'note_amendments';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Something that a clinic has made itself and can prescribe. Programmes take a copy, so it may change and go.
@@ -15,14 +14,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property array<string, mixed> $fields
  */
-abstract class OwnWork extends Model
+abstract class OwnWork extends Row
 {
     use HasUlids;
 
     /** A clinic keeps at most so many of a kind, so that every list stays readable. */
     public const MOST = 40;
-
-    protected $guarded = [];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -10,7 +10,6 @@ use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -36,12 +35,12 @@ use IvoryPace\Practice\PatientDay;
  * @property Collection<int, NewFinding> $newFindings
  * @property Programme|null $activeProgramme
  */
-final class Patient extends Model
+final class Patient extends Row
 {
     /** @use HasFactory<PatientFactory> */
     use HasFactory, HasUlids;
 
-    protected $guarded = [];
+    protected $table = 'patients';
 
     /** @return BelongsTo<Clinic, $this> */
     public function clinic(): BelongsTo

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Practice\Pause as CorePause;
 
@@ -23,11 +22,11 @@ use IvoryPace\Practice\Pause as CorePause;
  * @property Practice|null $practice
  * @property Practitioner|null $endedBy
  */
-final class Pause extends Model
+final class Pause extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'pauses';
 
     /** @return BelongsTo<Practice, $this> */
     public function practice(): BelongsTo

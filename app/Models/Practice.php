@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
@@ -44,14 +43,14 @@ use IvoryPace\Safety\StopSymptom;
  * @property StopSymptom|null $stop_symptom
  * @property ProgrammeVersion $version
  */
-final class Practice extends Model
+final class Practice extends Row
 {
     /** Entered by the practitioner from the printed sheet. */
     public const PAPER = 'paper';
 
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'practices';
 
     /** @return BelongsTo<ProgrammeVersion, $this> */
     public function version(): BelongsTo

@@ -23,6 +23,8 @@ final class Practitioner extends Authenticatable
     /** @use HasFactory<PractitionerFactory> */
     use HasFactory;
 
+    protected $table = 'practitioners';
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Practice\PatientDay;
@@ -21,9 +20,9 @@ use IvoryPace\Programme\Outcome;
  * @property string|null $outcome_note
  * @property Collection<int, ProgrammeVersion> $versions
  */
-final class Programme extends Model
+final class Programme extends Row
 {
-    protected $guarded = [];
+    protected $table = 'programmes';
 
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo
@@ -37,8 +36,21 @@ final class Programme extends Model
         return $this->hasMany(ProgrammeVersion::class)->orderBy('number');
     }
 
-    /** The versions as the core sees them. */
+    /** @var array{History, Collection<int, ProgrammeVersion>, int, mixed}|null as it was last made, and what it was made of */
+    private ?array $made = null;
+
+    /** The versions as the core sees them. It is asked for often, and made anew only when they or the end are others. */
     public function history(): History
+    {
+        $of = [$this->versions, $this->versions->count(), $this->attributes['closed_on'] ?? null];
+        if ($this->made === null || array_slice($this->made, 1) !== $of) {
+            $this->made = [$this->readHistory(), ...$of];
+        }
+
+        return $this->made[0];
+    }
+
+    private function readHistory(): History
     {
         return new History(
             array_values($this->versions->map(fn (ProgrammeVersion $version) => $version->forScheduling())->all()),

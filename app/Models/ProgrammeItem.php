@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use LogicException;
@@ -14,11 +13,11 @@ use LogicException;
  * @property string $lineage
  * @property array<string, mixed> $fields
  */
-final class ProgrammeItem extends Model
+final class ProgrammeItem extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'programme_items';
 
     private ?Item $read = null;
 
@@ -27,6 +26,13 @@ final class ProgrammeItem extends Model
     {
         return $this->read ??= DraftReader::read($this->fields, $this->lineage)->item
             ?? throw new LogicException("Exercise {$this->id} of an issued version cannot be read.");
+    }
+
+    /** True when both prescribe the same in the same way. */
+    public function isPrescribedLike(self $other): bool
+    {
+        // Versions never change, so what is stored is compared as it is stored: reading it costs more.
+        return $this->getRawOriginal('fields') === $other->getRawOriginal('fields');
     }
 
     /**

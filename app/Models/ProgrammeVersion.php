@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Exercise\School;
@@ -34,11 +33,11 @@ use IvoryPace\Programme\Version;
  * @property Collection<int, ProgrammeItem> $items
  * @property Collection<int, FindingReason> $findingReasons
  */
-final class ProgrammeVersion extends Model
+final class ProgrammeVersion extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'programme_versions';
 
     /** @return BelongsTo<Programme, $this> */
     public function programme(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PutOff;
@@ -22,13 +21,11 @@ use IvoryPace\Programme\Anchor;
  * @property NotToday $reason
  * @property CarbonImmutable $said_at
  */
-final class PutOffPractice extends Model
+final class PutOffPractice extends Row
 {
     public $timestamps = false;
 
     protected $table = 'put_offs';
-
-    protected $guarded = [];
 
     public function forAdherence(): PutOff
     {

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Safety\RedFlag;
 
@@ -21,11 +20,11 @@ use IvoryPace\Safety\RedFlag;
  * @property CarbonImmutable $raised_at
  * @property Collection<int, RedFlagAction> $actions
  */
-final class RaisedRedFlag extends Model
+final class RaisedRedFlag extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'raised_red_flags';
 
     /** @return HasMany<RedFlagAction, $this> */
     public function actions(): HasMany

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -13,11 +12,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $recorded_at
  * @property Practitioner $practitioner
  */
-final class RedFlagAction extends Model
+final class RedFlagAction extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'red_flag_actions';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -20,11 +19,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Practitioner $practitioner
  * @property Collection<int, ScreeningAnswer> $answers
  */
-final class Screening extends Model
+final class Screening extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'screenings';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

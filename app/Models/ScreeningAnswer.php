@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Safety\Flag;
@@ -20,11 +19,11 @@ use IvoryPace\Safety\RedFlag;
  * @property int|null $pregnancy_weeks
  * @property Screening $screening
  */
-final class ScreeningAnswer extends Model
+final class ScreeningAnswer extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'screening_answers';
 
     /** @return BelongsTo<Screening, $this> */
     public function screening(): BelongsTo

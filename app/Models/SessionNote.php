@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -19,11 +18,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Practitioner $practitioner
  * @property Collection<int, NoteAmendment> $amendments
  */
-final class SessionNote extends Model
+final class SessionNote extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'session_notes';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -19,11 +18,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $kept_at
  * @property Practitioner $practitioner
  */
-final class SessionStep extends Model
+final class SessionStep extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'session_steps';
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -17,13 +16,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Practitioner $practitioner
  * @property Patient $patient
  */
-final class TrailEntry extends Model
+final class TrailEntry extends Row
 {
     public $timestamps = false;
 
     protected $table = 'access_trail';
-
-    protected $guarded = [];
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A word or number in a practitioner's own voice, ready to be played.
@@ -19,11 +18,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $wav base64
  * @property CarbonImmutable $recorded_at
  */
-final class VoiceClip extends Model
+final class VoiceClip extends Row
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    protected $table = 'voice_clips';
 
     public function sound(): string
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Clinic;
+use App\Models\Patient;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -28,5 +29,18 @@ final class AppointmentsOf
 
             return ['patient' => (string) $row->patient_id, 'name' => (string) $row->name, 'at' => $at->format('H:i'), 'minute' => $at->hour * 60 + $at->minute, 'practitioner' => (int) $row->practitioner_id, 'with' => (string) $row->with_name];
         })->all())];
+    }
+
+    /** @return array{id: int, day: string, time: string, words: string}|null the patient's next one */
+    public static function next(Patient $patient, CarbonImmutable $now): ?array
+    {
+        $next = DB::table('appointments')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
+            ->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')->first(['appointments.id', 'starts_at', 'practitioners.name']);
+        if ($next === null) {
+            return null;
+        }
+        $at = CarbonImmutable::parse((string) $next->starts_at, 'UTC')->setTimezone($patient->clinic->time_zone);
+
+        return ['id' => (int) $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'), 'words' => $at->format('D j M, H:i')." with {$next->name}"];
     }
 }

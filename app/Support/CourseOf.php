@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Models\Appointment;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
@@ -16,6 +15,7 @@ use App\Support\Course\Reading;
 use App\Support\Course\Span;
 use Carbon\CarbonImmutable;
 use Closure;
+use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Programme\Outcome;
 use IvoryPace\Safety\PauseRules;
 
@@ -27,7 +27,8 @@ final readonly class CourseOf
     /** @param  array<string, mixed>  $compare  the two stretches that are compared */
     public function __construct(private Patient $patient, private CarbonImmutable $now, private Span $span, array $compare)
     {
-        $patient->load('clinic', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->loadMissing('clinic');
+        $patient->load('openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
         // Only what was answered with yes makes a flag.
         $patient->load(['latestScreening.answers' => fn ($answers) => $answers->where('answer', true)]);
         $programme = $patient->activeProgramme;
@@ -43,11 +44,11 @@ final readonly class CourseOf
         return [
             'patient' => fn () => PatientHead::of($patient, $this->now),
             'added_on' => $patient->created_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
-            'pauses' => fn () => self::pauses($patient),
+            'pauses' => fn () => self::pauses($patient, $reading?->file()->pauses->whereNull('until_at') ?? $patient->pauses()->goingOn()->with('practice')->limit(20)->get()),
             'new_findings' => fn () => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
                 'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
             ]),
-            'appointment' => fn () => self::appointment($patient, $this->now),
+            'appointment' => fn () => AppointmentsOf::next($patient, $this->now),
             'outcomes' => array_map(fn (Outcome $outcome) => ['value' => $outcome->value, 'label' => $outcome->label()], Outcome::cases()),
             'ended' => fn () => $reading !== null ? null : self::ended($patient),
             'span' => $this->span->value,
@@ -63,15 +64,6 @@ final readonly class CourseOf
         return $this->reading === null ? null : (new Details($this->reading))->parts();
     }
 
-    /** @return array{id: int, day: string, time: string, words: string}|null the next one */
-    private static function appointment(Patient $patient, CarbonImmutable $now): ?array
-    {
-        $next = Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')->with('practitioner')->first();
-        $at = $next?->starts_at->setTimezone($patient->clinic->time_zone);
-
-        return $next === null || $at === null ? null : ['id' => $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'), 'words' => $at->format('D j M, H:i')." with {$next->practitioner->name}"];
-    }
-
     /** @return array{on: string, outcome: string, note: string|null}|null how the last programme ended */
     private static function ended(Patient $patient): ?array
     {
@@ -80,10 +72,13 @@ final readonly class CourseOf
         return $last === null ? null : ['on' => (string) $last->closed_on?->format('j M Y'), 'outcome' => $last->outcome?->label() ?? 'closed', 'note' => $last->outcome_note];
     }
 
-    /** @return array<int, array<string, mixed>> pauses that go on */
-    private static function pauses(Patient $patient): array
+    /**
+     * @param  Collection<int, Pause>  $goingOn
+     * @return list<array<string, mixed>>
+     */
+    private static function pauses(Patient $patient, Collection $goingOn): array
     {
-        return $patient->pauses()->goingOn()->with('practice')->limit(20)->get()->map(fn (Pause $pause) => [
+        return array_values($goingOn->map(fn (Pause $pause) => [
             'id' => $pause->id,
             'since' => self::time($pause->from_at, $patient),
             'text' => match ($pause->rule) {
@@ -92,7 +87,7 @@ final readonly class CourseOf
                 default => 'Paused: stopped for a symptom in two of the last three practices, last for '.($pause->practice?->stop_symptom?->label() ?? 'a symptom').'.',
             },
             'rule' => $pause->rule,
-        ])->all();
+        ])->all());
     }
 
     private static function time(CarbonImmutable $instant, Patient $patient): string

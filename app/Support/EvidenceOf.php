@@ -79,7 +79,7 @@ final class EvidenceOf
         $from = null;
         foreach ($this->programme->versions->reverse() as $version) {
             $then = $version->items->firstWhere('lineage', $item->lineage);
-            if ($then === null || $then->fields !== $item->fields) {
+            if ($then === null || ! $then->isPrescribedLike($item)) {
                 break;
             }
             $from = PatientDay::of($version->in_force_from->format('Y-m-d'));

@@ -103,7 +103,7 @@ final readonly class OnFile
         $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since))
             ->orderBy('from_at')->orderBy('id')->with('practice')->limit($many * 500)->get());
         $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $since->subDay()->format('Y-m-d'))->orderBy('day')->orderBy('id')->limit($many * 1000)->get());
-        $diary = self::diary($ids, $since);
+        $diary = $many === 1 ? self::diaryOfOne($patients->sole(), $since) : self::diary($ids, $since);
         $symptoms = self::byPatient(ChosenSymptom::query()->whereIn('patient_id', $ids)->whereNull('dropped_at')->orderBy('id')->limit($many * ChosenSymptom::MOST)->get());
         $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
             ->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
@@ -137,17 +137,31 @@ final readonly class OnFile
         $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')->whereIn('patient_id', $ids)->whereNull('closed_on')
             ->groupBy('patient_id')->select('patient_id')->selectRaw('min(in_force_from) as first_day');
         $ofProgramme = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')->whereColumn('day', '>=', 'first_day');
-        if (count($ids) === 1) {
-            $first = (clone $ofProgramme)->where('day', '<', $from)->orderBy('day')->limit(self::FIRST_DIARY_DAYS)->get($columns);
-            $lately = $ofProgramme->where('day', '>=', $from)->orderBy('day')->limit(self::MOST_DIARY_DAYS)->get($columns);
-
-            return $first->concat($lately)->groupBy('patient_id');
-        }
         $days = $ofProgramme->select('id', 'day')->selectRaw('row_number() over (partition by diary_entries.patient_id order by day) as nth');
 
         return DB::table('diary_entries')->joinSub($days, 'days', 'days.id', '=', 'diary_entries.id')
             ->where(fn ($query) => $query->where('days.nth', '<=', self::FIRST_DIARY_DAYS)->orWhere('days.day', '>=', $from))
             ->orderBy('diary_entries.day')->limit(count($ids) * self::MOST_DIARY_DAYS)->get($columns)->groupBy('patient_id');
+    }
+
+    /**
+     * The same for one patient, whose programme has been read.
+     *
+     * @return SupportCollection<array-key, SupportCollection<int, stdClass>> by patient
+     */
+    private static function diaryOfOne(Patient $patient, CarbonImmutable $since): SupportCollection
+    {
+        $first = $patient->activeProgramme?->history()->firstDay()->date;
+        if ($first === null) {
+            return collect();
+        }
+        $from = $since->subDay()->format('Y-m-d');
+        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)->orderBy('day');
+        $columns = ['patient_id', 'day', 'content'];
+        /** @var SupportCollection<int, stdClass> $beginning */
+        $beginning = $first < $from ? $days()->where('day', '<', $from)->limit(self::FIRST_DIARY_DAYS)->get($columns) : collect();
+
+        return $beginning->concat($days()->where('day', '>=', $from)->limit(self::MOST_DIARY_DAYS)->get($columns))->groupBy('patient_id');
     }
 
     /**

@@ -69,7 +69,8 @@ final class ProposalOf
         if ($item->asNeeded !== null) {
             return null;
         }
-        $practices = $this->evidence->practicesOf($row, $this->evidence->windowOf($row));
+        $from = $this->evidence->windowOf($row);
+        $practices = $this->evidence->practicesOf($row, $from);
         $pick = fn (callable $of): array => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
         $next = $item->ladder()?->next();
 
@@ -82,7 +83,7 @@ final class ProposalOf
             efforts: $pick(fn (PracticeOnFile $practice) => $practice->effort),
             smooth: $pick(fn (PracticeOnFile $practice) => $practice->smooth === null ? null : $practice->smooth === 'yes'),
             ratings: $pick(fn (PracticeOnFile $practice) => $practice->before === null || $practice->after === null ? null : [$practice->before, $practice->after]),
-            adherence: $this->evidence->ofItem($row)->adherence(),
+            adherence: $this->evidence->adherence->ofItem($row->lineage, $from, $this->file->today)->share(),
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
             isAtCap: $next === null,

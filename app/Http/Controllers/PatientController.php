@@ -39,8 +39,9 @@ final class PatientController
         return redirect("/patients/{$patient->id}/screening");
     }
 
-    public function show(Request $request, Patient $patient): Response
+    public function show(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner): Response
     {
+        $patient->setRelation('clinic', $practitioner->clinic);
         $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
 
         $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']));

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Course;
 
-use App\Models\CareSession;
 use App\Models\ChosenSymptom;
-use App\Models\Measurement;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
 use App\Support\DiaryOnFile;
@@ -15,6 +13,7 @@ use App\Support\OnFile;
 use App\Support\PracticeOnFile;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Questionnaire;
 use IvoryPace\Median;
@@ -23,6 +22,7 @@ use IvoryPace\Practice\DayTally;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Stroke;
 use IvoryPace\Programme\Goal;
+use stdClass;
 
 /** The axis of the Course: what was prescribed above what happened, day by day or, over a long time, week by week. */
 final readonly class AxisOf
@@ -187,21 +187,27 @@ final readonly class AxisOf
     /** @return list<array{day: string, number: int, id: string, signed: bool}> */
     private function sessions(): array
     {
-        return array_values($this->file->patient->careSessions()->where('begun_at', '>=', $this->file->patient->clock()->startsAt($this->from))->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get()
-            ->map(fn (CareSession $session) => ['day' => $this->file->patient->dayOf($session->begun_at)->date, 'number' => $session->number, 'id' => $session->id, 'signed' => $session->closed_at !== null])->all());
+        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->where('begun_at', '>=', $this->file->patient->clock()->startsAt($this->from))
+            ->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get(['id', 'number', 'begun_at', 'closed_at'])
+            ->map(fn (stdClass $row) => ['day' => $this->dayOf($row->begun_at)->date, 'number' => (int) $row->number, 'id' => (string) $row->id, 'signed' => $row->closed_at !== null])->all());
     }
 
     /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of everyone; chosen symptoms are in the diary */
     private function measures(): array
     {
-        $measured = Measurement::query()->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)))
-            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)->get(['id', 'measure', 'value', 'measured_at'])->reverse()
-            ->groupBy(fn (Measurement $each) => $each->measure->value);
+        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)))
+            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)->get(['measure', 'value', 'measured_at'])->reverse()->groupBy('measure');
 
         return array_values($measured->map(fn (Collection $values, string $measure) => [
             'name' => Measure::from($measure)->label(), 'unit' => Measure::from($measure)->unit(),
-            'points' => $this->onAxis(array_values($values->map(fn (Measurement $each) => ['day' => $this->file->patient->dayOf($each->measured_at), 'value' => $each->value])->all())),
+            'points' => $this->onAxis(array_values($values->map(fn (stdClass $row) => ['day' => $this->dayOf($row->measured_at), 'value' => (float) $row->value])->all())),
         ])->all());
+    }
+
+    /** @param  string  $at  an instant as it is stored */
+    private function dayOf(string $at): PatientDay
+    {
+        return $this->file->patient->dayOf(CarbonImmutable::parse($at, 'UTC'));
     }
 
     /** @return list<array{name: string, most: int, points: list<array{day: string, value: float, earlier: string|null, band: string}>}> */

@@ -44,9 +44,9 @@ final readonly class PatientClock
 
     public function dayOf(DateTimeImmutable $instant): PatientDay
     {
-        $here = $instant->setTimezone($this->zone)->format('Y-m-dHi');
-        $day = PatientDay::of(substr($here, 0, 10));
-        $since = (int) substr($here, 10, 2) * 60 + (int) substr($here, 12, 2) - $this->dayStart->minutes;
+        $here = $instant->setTimezone($this->zone);
+        $day = PatientDay::at($here);
+        $since = (int) $here->format('G') * 60 + (int) $here->format('i') - $this->dayStart->minutes;
         // Far from the day start the hands of the clock are enough; near it the clock may be changed that night.
         $isBefore = abs($since) > self::NEAR_MINUTES ? $since < 0 : $instant < $this->startsAt($day);
 

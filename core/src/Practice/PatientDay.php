@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use DateTimeImmutable;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Weekday;
 
@@ -27,6 +28,12 @@ final readonly class PatientDay
         }
 
         return new self($date);
+    }
+
+    /** The calendar date of an instant, in the zone that it carries. */
+    public static function at(DateTimeImmutable $local): self
+    {
+        return new self($local->format('Y-m-d'));
     }
 
     public function next(): self
