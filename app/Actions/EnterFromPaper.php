@@ -9,6 +9,7 @@ use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeItem;
 use App\Support\PaperGrid;
+use App\Support\PracticeOnFile;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -17,6 +18,9 @@ use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Practice\SlotCredit;
+use stdClass;
 
 /**
  * Enters what a patient ticked on the printed sheet. Each tick is a practice in full at one of that day's times that has
@@ -24,6 +28,8 @@ use IvoryPace\Practice\PatientDay;
  */
 final class EnterFromPaper
 {
+    private const MOST_A_DAY = 50;
+
     /**
      * @param  list<array{day: string, lineage: string, done: int}>  $ticks
      * @return int practices entered
@@ -64,7 +70,7 @@ final class EnterFromPaper
         if ($version === null || $row === null || $slots === []) {
             $this->refuse("Nothing of this exercise was planned for $when.");
         }
-        $free = $this->free($patient, $day, $tick['lineage'], array_values(array_filter($slots, fn (DueSlot $slot) => $slot->opensAt <= $now)));
+        $free = array_values(array_filter(SlotCredit::free($slots, $this->known($patient, $day, $tick['lineage'])), fn (DueSlot $slot) => $slot->opensAt <= $now));
         if ($tick['done'] > count($free)) {
             $this->refuse("{$row->item()->name()}, $when: ".(count($free) === 0 ? 'every practice of that day is entered already.' : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'));
         }
@@ -75,26 +81,14 @@ final class EnterFromPaper
         return $tick['done'];
     }
 
-    /**
-     * @param  list<DueSlot>  $slots
-     * @return list<DueSlot> those without a practice
-     */
-    private function free(Patient $patient, PatientDay $day, string $lineage, array $slots): array
+    /** @return list<PracticeRecord> what is known of that exercise on that day */
+    private function known(Patient $patient, PatientDay $day, string $lineage): array
     {
-        $done = Practice::query()->where('patient_id', $patient->id)->where('lineage', $lineage)
-            ->where('started_at', '>=', $patient->clock()->startsAt($day))->where('started_at', '<', $patient->clock()->endsAt($day))->orderBy('started_at')->limit(50)->get();
-        $left = $slots;
-        $others = 0;
-        foreach ($done as $practice) {
-            $own = array_filter($left, fn (DueSlot $slot) => $slot->anchor === $practice->anchor);
-            if ($own === []) {
-                $others++;
-            } else {
-                unset($left[array_key_first($own)]);
-            }
-        }
+        $clock = $patient->clock();
 
-        return array_slice(array_values($left), $others);
+        return array_values(DB::table('practices')->where('patient_id', $patient->id)->where('lineage', $lineage)
+            ->where('started_at', '>=', $clock->startsAt($day))->where('started_at', '<', $clock->endsAt($day))->orderBy('started_at')->limit(self::MOST_A_DAY)->get(PracticeOnFile::COLUMNS)
+            ->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all());
     }
 
     private function enter(Patient $patient, int $version, ProgrammeItem $row, DueSlot $slot, CarbonImmutable $now): void

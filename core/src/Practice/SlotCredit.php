@@ -12,6 +12,16 @@ namespace IvoryPace\Practice;
 final class SlotCredit
 {
     /**
+     * @param  list<DueSlot>  $slots  of the day, by opening
+     * @param  list<PracticeRecord>  $records  of the day, by start
+     * @return list<DueSlot> the times for which nothing was begun
+     */
+    public static function free(array $slots, array $records): array
+    {
+        return array_values(array_intersect_key($slots, array_filter(self::of($slots, $records), is_null(...))));
+    }
+
+    /**
      * @param  list<DueSlot>  $slots  that were due, by opening
      * @param  list<PracticeRecord>  $records  of the day, by start
      * @return list<float|null> 0–1 for each slot; null when nothing was begun for it

@@ -39,5 +39,6 @@ final class SlotCreditTest extends TestCase
         $records = array_map(fn (array $practice) => new PracticeRecord('a', $at, $practice[1], 12, anchor: $practice[0]), $practices);
 
         self::assertSame($credits, SlotCredit::of($slots, $records));
+        self::assertSame(array_values(array_filter($slots, fn (int $index) => $credits[$index] === null, ARRAY_FILTER_USE_KEY)), SlotCredit::free($slots, $records));
     }
 }
