@@ -29,6 +29,8 @@ use IvoryPace\Safety\RuleBook;
  */
 final class IssueVersion
 {
+    private const MOST_DAYS_TO_A_REVIEW = 366;
+
     public function __construct(private readonly SettleFindings $settle)
     {
     }
@@ -46,8 +48,11 @@ final class IssueVersion
 
             $this->refuse('programme', Safeguards::obstacle($patient));
             if (($latest->number ?? 0) !== $order->basedOn) {
-                $this->refuse('programme', "Version {$latest?->number} was issued by {$latest?->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
+                $this->refuse('programme', $latest === null ? 'The programme was closed meanwhile. Look at the Course; begin anew on the Bench if another is to follow.'
+                    : "Version {$latest->number} was issued by {$latest->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
             }
+            $isMaintenance = $programme->is_maintenance ?? $order->maintenance;
+            $this->refuse('programme', $isMaintenance && $programme === null && $patient->lastClosedProgramme === null ? 'There is no finished programme to keep up.' : null);
             $draft = ProgrammeDraft::read($this->withLineages($order, $latest), $order->school);
             $this->refuseDraft($draft);
             [$goal, $goalErrors] = Goal::read($order->goal);
@@ -55,17 +60,17 @@ final class IssueVersion
             $items = $draft->items();
             $findings = RuleBook::checkProgramme($items, PatientFactsOf::patient($patient, $now), PatientFactsOf::inForce($latest));
             $reasons = $this->reasons($items, $findings, $order->findingReasons);
-            [$from, $ends, $review] = $this->dates($patient, $now, $order, $latest);
+            [$from, $ends, $review] = $this->dates($patient, $now, $order, $latest, $isMaintenance);
             if ($latest !== null && trim((string) $order->reason) === '') {
                 $this->refuse('reason', 'Say in a line why the programme changes.');
             }
 
-            $programme ??= Programme::query()->create(['patient_id' => $patient->id]);
+            $programme ??= Programme::query()->create(['patient_id' => $patient->id, 'is_maintenance' => $isMaintenance]);
             $version = $programme->versions()->create([
                 'number' => ($latest->number ?? 0) + 1,
                 'practitioner_id' => $by->id,
                 'in_force_from' => $from->date,
-                'ends_on' => $ends->date,
+                'ends_on' => $ends?->date,
                 'review_on' => $review->date,
                 'rated_symptom' => $order->ratedSymptom,
                 'school' => $draft->school->value,
@@ -160,8 +165,8 @@ final class IssueVersion
         return $reasons;
     }
 
-    /** @return array{PatientDay, PatientDay, PatientDay} in force from, ends on, review on */
-    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest): array
+    /** @return array{PatientDay, PatientDay|null, PatientDay} in force from, ends on, review on */
+    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest, bool $isMaintenance): array
     {
         $today = $patient->dayOf($now);
         if ($latest === null) {
@@ -177,12 +182,17 @@ final class IssueVersion
             $before = PatientDay::of($latest->in_force_from->format('Y-m-d'));
             $from = $from->isBefore($before) ? $before : $from;
         }
-        $ends = $order->endsOn !== null ? PatientDay::of($order->endsOn) : $from->plusDays($order->weeks * 7 - 1);
-        $this->refuse('weeks', $ends->isBefore($from) ? 'The programme has reached its end. Set a new one on the Bench.' : null);
+        $ends = match (true) {
+            $isMaintenance => null,
+            $order->endsOn !== null => PatientDay::of($order->endsOn),
+            default => $from->plusDays($order->weeks * 7 - 1),
+        };
+        $this->refuse('weeks', $ends?->isBefore($from) === true ? 'The programme has reached its end. Set a new one on the Bench.' : null);
         $review = PatientDay::of($order->reviewOn);
         $this->refuse('review_on', match (true) {
             $review->isBefore($from) => "The review cannot be before the version takes effect on {$from->date}.",
-            $review->isAfter($ends->next()) => "The review cannot be after the programme ends on {$ends->date}.",
+            $ends === null && $from->daysUntil($review) > self::MOST_DAYS_TO_A_REVIEW => 'What is kept up is looked at once a year at least: choose a review within a year.',
+            $ends !== null && $review->isAfter($ends->next()) => "The review cannot be after the programme ends on {$ends->date}.",
             default => null,
         });
 

@@ -17,6 +17,7 @@ final readonly class VersionOrder
      * @param  array<string, mixed>  $goal  words, measure, target, direction
      * @param  string|null  $endsOn  date; takes the place of the weeks where the end is to stay
      * @param  string|null  $patientNote  what changed and why, as the patient reads it
+     * @param  bool  $maintenance  a first version that keeps up what the last programme reached, without an end
      */
     public function __construct(
         public array $items,
@@ -31,6 +32,7 @@ final readonly class VersionOrder
         public array $goal = [],
         public ?string $patientNote = null,
         public ?string $endsOn = null,
+        public bool $maintenance = false,
     ) {
     }
 }

@@ -34,6 +34,7 @@ use IvoryPace\Practice\PatientDay;
  * @property Collection<int, RaisedRedFlag> $openRedFlags
  * @property Collection<int, NewFinding> $newFindings
  * @property Programme|null $activeProgramme
+ * @property Programme|null $lastClosedProgramme
  */
 final class Patient extends Row
 {
@@ -70,6 +71,18 @@ final class Patient extends Row
     public function activeProgramme(): HasOne
     {
         return $this->hasOne(Programme::class)->whereNull('closed_on');
+    }
+
+    /** @return HasMany<Programme, $this> */
+    public function programmes(): HasMany
+    {
+        return $this->hasMany(Programme::class);
+    }
+
+    /** @return HasOne<Programme, $this> */
+    public function lastClosedProgramme(): HasOne
+    {
+        return $this->hasOne(Programme::class)->whereNotNull('closed_on')->orderByDesc('closed_on')->orderByDesc('id');
     }
 
     /** @return HasMany<Practice, $this> */
@@ -160,6 +173,12 @@ final class Patient extends Row
     public function handovers(): HasMany
     {
         return $this->hasMany(Handover::class);
+    }
+
+    /** The programme that is to be read: one of the patient's own, or the running one, or the last that was closed. */
+    public function programmeToRead(?int $id): ?Programme
+    {
+        return $id === null ? ($this->activeProgramme ?? $this->lastClosedProgramme) : $this->programmes()->whereKey($id)->first();
     }
 
     public function clock(): PatientClock

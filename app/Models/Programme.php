@@ -18,6 +18,8 @@ use IvoryPace\Programme\Outcome;
  * @property CarbonImmutable|null $closed_on its last day
  * @property Outcome|null $outcome
  * @property string|null $outcome_note
+ * @property bool $is_maintenance it keeps up what an earlier one reached, and has no end
+ * @property CarbonImmutable|null $first_day where it was asked for
  * @property Collection<int, ProgrammeVersion> $versions
  */
 final class Programme extends Row
@@ -74,6 +76,6 @@ final class Programme extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['closed_on' => 'immutable_date', 'outcome' => Outcome::class, 'outcome_note' => 'encrypted'];
+        return ['closed_on' => 'immutable_date', 'is_maintenance' => 'boolean', 'outcome' => Outcome::class, 'outcome_note' => 'encrypted'];
     }
 }

@@ -7,21 +7,33 @@ namespace App\Support;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
+use IvoryPace\Programme\Maintenance;
 use IvoryPace\Programme\ProgrammeDraft;
 
-/** The Bench as it is opened: the programme in force, or a first exercise, with all its choices. */
+/** The Bench as it is opened: the programme in force, what is to be kept up of the last one, or a first exercise, with all its choices. */
 final class BenchPage
 {
     private const FIRST = ['technique' => 'extended-exhale'];
 
-    /** @return array<string, mixed> */
-    public static function of(Patient $patient): array
+    /**
+     * @param  bool  $keepsUp  what the last programme reached is to be kept up, where none is running
+     * @return array<string, mixed>
+     */
+    public static function of(Patient $patient, bool $keepsUp = false): array
     {
         $patient->load('latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items');
         $now = now();
         $latest = $patient->activeProgramme?->latestVersion();
         $today = $patient->dayOf($now);
-        $draft = ProgrammeDraft::read($latest === null ? [self::FIRST] : self::items($latest), $latest?->school->value ?? $patient->clinic->school->value);
+        $closed = $keepsUp && $latest === null ? $patient->lastClosedProgramme?->load('versions.items') : null;
+        $before = $latest ?? $closed?->latestVersion();
+        $isMaintenance = $closed !== null || $patient->activeProgramme?->is_maintenance === true;
+        $items = match (true) {
+            $latest !== null => self::items($latest),
+            $closed !== null => MaintenanceOf::items($patient, $closed, $now->toImmutable()),
+            default => [self::FIRST],
+        };
+        $draft = ProgrammeDraft::read($items, $before?->school->value ?? $patient->clinic->school->value);
         $facts = PatientFactsOf::patient($patient, $now);
         $answer = BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($latest));
 
@@ -38,9 +50,10 @@ final class BenchPage
             'draft' => [
                 'weeks' => $latest?->ends_on === null ? 4 : (int) ceil(($latest->in_force_from->diffInDays($latest->ends_on) + 1) / 7),
                 'starts_on' => $today->date,
-                'review_on' => $today->plusDays(14)->date,
-                'rated_symptom' => $latest->rated_symptom ?? 'tension',
-                'goal' => $latest->goal ?? ['words' => '', 'measure' => '', 'target' => '', 'direction' => 'at-most'],
+                'review_on' => $today->plusDays($isMaintenance ? Maintenance::REVIEW_DAYS : 14)->date,
+                'rated_symptom' => $before->rated_symptom ?? 'tension',
+                'maintenance' => $isMaintenance,
+                'goal' => $before->goal ?? ['words' => '', 'measure' => '', 'target' => '', 'direction' => 'at-most'],
             ],
             'answer' => $answer,
         ];

@@ -21,7 +21,7 @@ final class Caseload
     public const MOST_PATIENTS = 2000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 2;
+    private const FORM = 3;
 
     private const AT_ONCE = 50;
 

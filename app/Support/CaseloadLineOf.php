@@ -105,6 +105,7 @@ final class CaseloadLineOf
             worse: $proposals?->worse,
             proposals: $proposals?->waiting() ?? [],
             outcome: $file->lastClosed?->outcome?->label(),
+            isMaintenance: $patient->activeProgramme->is_maintenance ?? false,
         );
     }
 
@@ -113,7 +114,7 @@ final class CaseloadLineOf
     {
         $clock = $file->patient->clock();
         $turns = [$clock->endsAt($file->today)];
-        $programme = $file->patient->activeProgramme;
+        $programme = $file->programme;
         foreach ($programme === null ? [] : (new DuePractices($programme->history(), $clock))->on($file->today) as $slot) {
             if ($slot->closesAt > $file->now) {
                 $turns[] = $slot->closesAt;
@@ -150,7 +151,7 @@ final class CaseloadLineOf
                 return ['name' => $symptom->name, 'days' => $days];
             }
         }
-        $rated = $file->patient->activeProgramme?->latestVersion()?->rated_symptom;
+        $rated = $file->programme?->latestVersion()?->rated_symptom;
         $ratings = array_filter(array_map(fn (PracticeOnFile $practice) => $practice->before === null ? null : [$practice->day->date, $practice->before], $file->practices));
         $days = DailyLine::of(array_values($ratings), $from, $file->today);
 

@@ -24,14 +24,17 @@ final readonly class CourseOf
 {
     private ?Reading $reading;
 
-    /** @param  array<string, mixed>  $compare  the two stretches that are compared */
-    public function __construct(private Patient $patient, private CarbonImmutable $now, private Span $span, array $compare)
+    /**
+     * @param  array<string, mixed>  $compare  the two stretches that are compared
+     * @param  Programme|null  $programme  that is looked at
+     */
+    public function __construct(private Patient $patient, private CarbonImmutable $now, private Span $span, array $compare, ?Programme $programme)
     {
         $patient->loadMissing('clinic');
-        $patient->load('openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->load('openRedFlags');
+        $programme?->loadMissing('versions.items', 'versions.practitioner');
         // Only what was answered with yes makes a flag.
         $patient->load(['latestScreening.answers' => fn ($answers) => $answers->where('answer', true)]);
-        $programme = $patient->activeProgramme;
         $this->reading = $programme === null ? null : new Reading($patient, $programme, $now, $span, $compare);
     }
 
@@ -50,11 +53,12 @@ final readonly class CourseOf
             ]),
             'appointment' => fn () => AppointmentsOf::next($patient, $this->now),
             'outcomes' => array_map(fn (Outcome $outcome) => ['value' => $outcome->value, 'label' => $outcome->label()], Outcome::cases()),
-            'ended' => fn () => $reading !== null ? null : self::ended($patient),
+            'ended' => $reading === null ? null : self::ended($reading->programme),
             'span' => $this->span->value,
             'spans' => array_map(fn (Span $each) => ['value' => $each->value, 'label' => $each->label()], Span::cases()),
             'programme' => fn () => $reading === null ? null : (new AxisOf($reading->file(), $reading->programme, $reading->evidence(), $reading->lines(), $reading->from()))->toArray(),
-            'proposals' => fn () => $reading === null ? [] : ProposalsOf::on($reading->file(), $reading->evidence()),
+            'maintenance' => $reading->programme->is_maintenance ?? false,
+            'proposals' => fn () => $reading === null || $reading->isClosed() ? [] : ProposalsOf::on($reading->file(), $reading->evidence()),
         ];
     }
 
@@ -64,12 +68,11 @@ final readonly class CourseOf
         return $this->reading === null ? null : (new Details($this->reading))->parts();
     }
 
-    /** @return array{on: string, outcome: string, note: string|null}|null how the last programme ended */
-    private static function ended(Patient $patient): ?array
+    /** @return array{on: string, outcome: string, note: string|null, number: int}|null null while it is running */
+    private static function ended(Programme $programme): ?array
     {
-        $last = Programme::query()->where('patient_id', $patient->id)->whereNotNull('closed_on')->orderByDesc('closed_on')->orderByDesc('id')->first();
-
-        return $last === null ? null : ['on' => (string) $last->closed_on?->format('j M Y'), 'outcome' => $last->outcome?->label() ?? 'closed', 'note' => $last->outcome_note];
+        return $programme->closed_on === null ? null
+            : ['on' => $programme->closed_on->format('j M Y'), 'outcome' => $programme->outcome?->label() ?? 'closed', 'note' => $programme->outcome_note, 'number' => $programme->id];
     }
 
     /**

@@ -23,7 +23,7 @@ final class EvidenceOf
     /** Null without a running programme. */
     public static function on(OnFile $file): ?self
     {
-        $programme = $file->patient->activeProgramme;
+        $programme = $file->programme;
 
         return $programme === null ? null
             : new self($programme, AdherenceOf::programme(

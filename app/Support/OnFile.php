@@ -40,6 +40,7 @@ final readonly class OnFile
     private const MOST_FORMS = 200;
 
     /**
+     * @param  Programme|null  $programme  that is looked at: the running one, unless another was asked for
      * @param  list<PracticeOnFile>  $practices  in order
      * @param  Collection<int, Pause>  $pauses  in order
      * @param  Collection<int, PutOffPractice>  $putOffs
@@ -52,6 +53,7 @@ final readonly class OnFile
         public Patient $patient,
         public CarbonImmutable $now,
         public PatientDay $today,
+        public ?Programme $programme,
         public array $practices,
         public Collection $pauses,
         public Collection $putOffs,
@@ -67,16 +69,21 @@ final readonly class OnFile
     }
 
     /**
-     * With every practice of the programme, or from a day on; at least with those that a proposal looks at. What lies on
-     * the clinic's desk (links, things kept aside, answers that wait) is left out.
+     * With every practice of the programme, or from a day on; at least with those that a proposal looks at. Those of other
+     * programmes are left out, also of the day on which one followed another; so is what lies on the clinic's desk (links,
+     * things kept aside, answers that wait).
+     *
+     * @param  CarbonImmutable  $now  of a closed programme: the end of its last day
+     * @param  Programme|null  $closed  that is looked at in place of the running one
      */
-    public static function patient(Patient $patient, CarbonImmutable $now, ?PatientDay $from = null): self
+    public static function patient(Patient $patient, CarbonImmutable $now, ?PatientDay $from = null, ?Programme $closed = null): self
     {
         $patient->loadMissing('activeProgramme.versions.items');
-        $from ??= $patient->activeProgramme?->history()->firstDay() ?? $patient->dayOf($now);
+        $programme = $closed ?? $patient->activeProgramme;
+        $from ??= $programme?->history()->firstDay() ?? $patient->dayOf($now);
         $since = CarbonImmutable::instance($patient->clock()->startsAt($from))->min($now->subDays(Proposal::MOST_DAYS + 2));
 
-        return self::load(new Collection([$patient]), $now, $since, withDesk: false)[$patient->id];
+        return self::load(new Collection([$patient]), $now, $since, withDesk: false, programme: $programme)[$patient->id];
     }
 
     /**
@@ -94,30 +101,32 @@ final readonly class OnFile
      * @param  Collection<int, Patient>  $patients
      * @return array<string, self>
      */
-    private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk): array
+    private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk, ?Programme $programme = null): array
     {
         $patients->loadMissing(['clinic', 'activeProgramme.versions.items', ...($withDesk ? ['latestScreening.answers', 'openRedFlags', 'newFindings'] : [])]);
         $ids = $patients->modelKeys();
         $many = count($ids);
-        $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)->groupBy('patient_id');
+        $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)
+            ->when($programme !== null, fn ($query) => $query->whereIn('programme_version_id', $programme?->versions->modelKeys() ?? []))->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)->groupBy('patient_id');
         $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since))
             ->orderBy('from_at')->orderBy('id')->with('practice')->limit($many * 500)->get());
-        $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $since->subDay()->format('Y-m-d'))->orderBy('day')->orderBy('id')->limit($many * 1000)->get());
-        $diary = $many === 1 ? self::diaryOfOne($patients->sole(), $since) : self::diary($ids, $since);
+        $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $since->subDay()->format('Y-m-d'))
+            ->where('day', '<=', $now->addDay()->format('Y-m-d'))->orderBy('day')->orderBy('id')->limit($many * 1000)->get());
+        $diary = $many === 1 ? self::diaryOfOne($patients->sole(), $programme ?? $patients->sole()->activeProgramme, $since, $now) : self::diary($ids, $since);
         $symptoms = self::byPatient(ChosenSymptom::query()->whereIn('patient_id', $ids)->whereNull('dropped_at')->orderBy('id')->limit($many * ChosenSymptom::MOST)->get());
         $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
-            ->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
+            ->where('completed_at', '<=', $now)->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
         $decisions = self::byPatient(MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))->orderBy('id')->limit($many * 100)->get());
-        [$access, $aside, $sent, $closed] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect()];
+        [$access, $aside, $sent, $lastClosed] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect()];
 
         $files = [];
         foreach ($patients as $patient) {
             $id = $patient->id;
             $clock = $patient->clock();
             $files[$id] = new self(
-                $patient, $now, $patient->dayOf($now), array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
+                $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme, array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
-                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $closed->get($id),
+                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id),
             );
         }
 
@@ -149,14 +158,14 @@ final readonly class OnFile
      *
      * @return SupportCollection<array-key, SupportCollection<int, stdClass>> by patient
      */
-    private static function diaryOfOne(Patient $patient, CarbonImmutable $since): SupportCollection
+    private static function diaryOfOne(Patient $patient, ?Programme $programme, CarbonImmutable $since, CarbonImmutable $now): SupportCollection
     {
-        $first = $patient->activeProgramme?->history()->firstDay()->date;
+        $first = $programme?->history()->firstDay()->date;
         if ($first === null) {
             return collect();
         }
         $from = $since->subDay()->format('Y-m-d');
-        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)->orderBy('day');
+        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)->where('day', '<=', $patient->dayOf($now)->date)->orderBy('day');
         $columns = ['patient_id', 'day', 'content'];
         /** @var SupportCollection<int, stdClass> $beginning */
         $beginning = $first < $from ? $days()->where('day', '<', $from)->limit(self::FIRST_DIARY_DAYS)->get($columns) : collect();

@@ -16,7 +16,7 @@ final class OutcomeFigures
     {
         $from = $file->today->plusDays(-Proposal::MOST_DAYS);
         $techniques = [];
-        foreach ($file->patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
+        foreach ($file->programme?->latestVersion()->items ?? [] as $row) {
             if ($row->item()->routine !== null || $evidence === null) {
                 continue;
             }

@@ -39,7 +39,7 @@ final class OutcomesOf
     /** @return array{programmes: int, outcomes: list<array{label: string, programmes: int}>} of the last year; none where they are too few */
     private static function finished(Clinic $clinic, CarbonImmutable $now): array
     {
-        $counts = Programme::query()->join('patients', 'patients.id', '=', 'programmes.patient_id')->where('patients.clinic_id', $clinic->id)
+        $counts = Programme::query()->join('patients', 'patients.id', '=', 'programmes.patient_id')->where('patients.clinic_id', $clinic->id)->where('is_maintenance', false)
             ->where('closed_on', '>=', $now->subDays(self::DAYS)->format('Y-m-d'))->whereNotNull('outcome')->selectRaw('outcome, count(*) as programmes')->groupBy('outcome')->toBase()->pluck('programmes', 'outcome')
             ->map(fn (mixed $count) => is_numeric($count) ? (int) $count : 0);
         $all = (int) $counts->sum();

@@ -33,7 +33,7 @@ final class ProposalOf
     {
         $this->getHelp = $file->pauses->first(fn (Pause $pause) => $pause->until_at === null && $pause->rule === PauseRules::GET_HELP)?->practice?->stop_symptom?->label();
         $this->worse = $this->worseSymptom() ?? $this->worseQuestionnaire();
-        $this->goalDays = $this->goalDays(Goal::read($file->patient->activeProgramme?->latestVersion()->goal ?? [])[0]);
+        $this->goalDays = $this->goalDays(Goal::read($file->programme?->latestVersion()->goal ?? [])[0]);
     }
 
     public static function on(OnFile $file, EvidenceOf $evidence): self
@@ -45,7 +45,7 @@ final class ProposalOf
     public function waiting(): array
     {
         $waiting = [];
-        foreach ($this->file->patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
+        foreach ($this->file->programme?->latestVersion()->items ?? [] as $row) {
             $proposal = $this->item($row);
             if ($proposal?->kind->asksForDecision() === true && ! $this->isDecided($row, $proposal->kind)) {
                 $waiting[] = ['label' => $proposal->kind->label(), 'exercise' => $row->item()->name(), 'short' => $proposal->short];
@@ -87,12 +87,13 @@ final class ProposalOf
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
             isAtCap: $next === null,
+            isMaintenance: $this->file->programme->is_maintenance ?? false,
         ), $this->file->patient->clinic->thresholds());
     }
 
     private function worseSymptom(): ?Worsening
     {
-        $first = $this->file->patient->activeProgramme?->history()->firstDay() ?? $this->file->today;
+        $first = $this->file->programme?->history()->firstDay() ?? $this->file->today;
         foreach ($this->file->symptoms as $symptom) {
             $ratings = [];
             foreach ($this->file->diary as $entry) {
@@ -112,7 +113,7 @@ final class ProposalOf
 
     private function worseQuestionnaire(): ?Worsening
     {
-        $first = $this->file->patient->activeProgramme?->history()->firstDay();
+        $first = $this->file->programme?->history()->firstDay();
         $from = $first === null ? null : $this->file->patient->clock()->startsAt($first->plusDays(-30));
         $done = $this->file->scored->filter(fn (AskedForm $form) => $from !== null && $form->completed_at >= $from)->groupBy('form');
         foreach (Questionnaire::all() as $questionnaire) {

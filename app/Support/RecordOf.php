@@ -39,9 +39,10 @@ final class RecordOf
                 'id' => $session->id, 'number' => $session->number, 'on' => $day($session->begun_at), 'by' => $session->practitioner->name,
                 'note' => $session->note?->text, 'signed_by' => $session->note?->practitioner->name, 'amendments' => $session->note?->amendments->count() ?? 0,
             ]),
-            'versions' => $patient->activeProgramme?->versions->reverse()->values()->map(fn (ProgrammeVersion $version) => [
-                'number' => $version->number, 'on' => $day($version->issued_at), 'by' => $version->practitioner->name, 'reason' => $version->reason, 'items' => $version->items->map(fn ($row) => $row->item()->name())->implode(', '),
-            ]) ?? [],
+            'versions' => ProgrammeVersion::query()->whereIn('programme_id', $patient->programmes()->select('id'))->with(['items', 'practitioner', 'programme'])->orderByDesc('id')->limit(self::MOST)->get()->map(fn (ProgrammeVersion $version) => [
+                'id' => $version->id, 'number' => $version->number, 'on' => $day($version->issued_at), 'by' => $version->practitioner->name, 'reason' => $version->reason, 'items' => $version->items->map(fn ($row) => $row->item()->name())->implode(', '),
+                'query' => $version->programme->closed_on === null ? '' : "?programme={$version->programme_id}",
+            ]),
             'practices' => $patient->practices()->count(),
             'responsible' => ['id' => $patient->practitioner_id, 'name' => $patient->practitioner->name],
             'shared_with' => self::sharedWith($patient),

@@ -113,10 +113,11 @@ final class AnswerProposalTest extends TestCase
         $close(['outcome' => 'goal-reached'])->assertSessionHasErrors(['outcome' => 'There is no running programme; it may have been closed meanwhile.']);
         self::assertSame('finished', $this->reason());
         $course = $this->course();
-        self::assertSame([null, 'goal reached', 'Plays the whole concert.'], [$course['programme'], $course['ended']['outcome'], $course['ended']['note']]);
+        self::assertSame(['goal reached', 'Plays the whole concert.'], [$course['ended']['outcome'], $course['ended']['note']]);
+        self::assertSame([3, [], null], [count($course['practices']), $course['proposals'], $course['paper']], 'what was practised stays, and nothing more is asked');
         $this->issue();
         self::assertSame(2, Programme::query()->count());
-        self::assertNotNull($this->course()['programme']);
+        self::assertSame([null, 0], [$this->course()['ended'], count($this->course()['practices'])]);
     }
 
     public function test_the_next_appointment_is_set_moved_and_taken_back(): void

@@ -16,9 +16,9 @@ use IvoryPace\Programme\ProgrammeDraft;
 
 final class BenchController
 {
-    public function show(Patient $patient): Response
+    public function show(Request $request, Patient $patient): Response
     {
-        return Inertia::render('Bench', [...BenchPage::of($patient), 'session' => null]);
+        return Inertia::render('Bench', [...BenchPage::of($patient, $request->boolean('keep_up')), 'session' => null]);
     }
 
     /** What follows from the programme as it is typed. */

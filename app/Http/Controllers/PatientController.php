@@ -44,7 +44,9 @@ final class PatientController
         $patient->setRelation('clinic', $practitioner->clinic);
         $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
 
-        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']));
+        $programme = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null);
+        abort_if($programme === null && $request->filled('programme'), 404);
+        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']), $programme);
         $details = $course->details();
 
         // The axis and what is proposed come first; what stands below follows at once.

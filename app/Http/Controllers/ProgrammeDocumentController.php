@@ -17,9 +17,9 @@ use IvoryPace\Programme\ItemFields;
 /** Programmes as files: written from a version, read onto the Bench. */
 final class ProgrammeDocumentController
 {
-    public function show(Patient $patient, int $number): Response
+    public function show(Request $request, Patient $patient, int $number): Response
     {
-        $version = $patient->activeProgramme?->versions()->with('items')->firstWhere('number', $number);
+        $version = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null)?->versions()->with('items')->firstWhere('number', $number);
         abort_if($version === null, 404);
         $weeks = $version->ends_on === null ? 52 : (int) ceil(($version->in_force_from->diffInDays($version->ends_on) + 1) / 7);
         $document = new ProgrammeDocument(

@@ -6,13 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Models\Patient;
 use App\Support\PatientSheet;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 final class SheetController
 {
-    public function __invoke(Patient $patient, int $number): Response
+    public function __invoke(Request $request, Patient $patient, int $number): Response
     {
-        $version = $patient->activeProgramme?->versions()->with('items')->firstWhere('number', $number);
+        $version = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null)?->versions()->with('items')->firstWhere('number', $number);
         abort_if($version === null, 404);
 
         return response(PatientSheet::pdf($version, $patient), 200, [

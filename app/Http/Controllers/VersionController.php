@@ -12,6 +12,7 @@ use App\Support\PatientHead;
 use App\Support\VersionSheet;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -33,15 +34,16 @@ final class VersionController
         return response()->json(['go_to' => $session !== null ? "/patients/{$patient->id}/sessions/{$session->id}/hand-over" : ($hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access")], 201);
     }
 
-    public function show(Patient $patient, int $number): Response
+    public function show(Request $request, Patient $patient, int $number): Response
     {
-        $version = $patient->activeProgramme?->versions()
+        $programme = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null);
+        $version = $programme?->versions()
             ->with(['items', 'practitioner', 'findingReasons.practitioner'])->firstWhere('number', $number);
         abort_if($version === null, 404);
 
         return Inertia::render('Version', [
             'patient' => PatientHead::of($patient, now()),
-            'version' => VersionSheet::of($version, $patient),
+            'version' => [...VersionSheet::of($version, $patient), 'query' => $programme->closed_on === null ? '' : "?programme={$programme->id}"],
         ]);
     }
 }

@@ -20,7 +20,8 @@ final class VersionRequest extends FormRequest
             'goal.*' => ['nullable'],
             'patient_note' => ['nullable', 'string', 'max:2000'],
             'session' => ['nullable', 'string', 'max:26'],
-            'weeks' => ['required', 'integer', 'between:1,52'],
+            'weeks' => ['required_unless:maintenance,true', 'nullable', 'integer', 'between:1,52'],
+            'maintenance' => ['sometimes', 'boolean'],
             'review_on' => ['required', 'date_format:Y-m-d'],
             'starts_on' => ['nullable', 'date_format:Y-m-d'],
             'rated_symptom' => ['required', 'string', 'max:60'],
@@ -36,7 +37,7 @@ final class VersionRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'weeks.between' => 'Between 1 and 52 weeks.', 'weeks.integer' => 'Whole weeks, between 1 and 52.', 'weeks.required' => 'Type a number of weeks.',
+            'weeks.between' => 'Between 1 and 52 weeks.', 'weeks.integer' => 'Whole weeks, between 1 and 52.', 'weeks.required_unless' => 'Type a number of weeks.',
             'review_on.date_format' => 'This is not a date.', 'review_on.required' => 'Choose a review date.', 'starts_on.date_format' => 'This is not a date.',
             'rated_symptom.required' => 'Name what the patient rates before and after, like tension.', 'rated_symptom.max' => 'At most 60 characters.',
         ];
@@ -56,6 +57,7 @@ final class VersionRequest extends FormRequest
             school: $this->filled('school') ? $this->string('school')->value() : null,
             goal: $this->array('goal'),
             patientNote: $this->filled('patient_note') ? $this->string('patient_note')->trim()->value() : null,
+            maintenance: $this->boolean('maintenance'),
         );
     }
 }

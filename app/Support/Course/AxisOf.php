@@ -187,7 +187,7 @@ final readonly class AxisOf
     /** @return list<array{day: string, number: int, id: string, signed: bool}> */
     private function sessions(): array
     {
-        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->where('begun_at', '>=', $this->file->patient->clock()->startsAt($this->from))
+        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->whereBetween('begun_at', [$this->file->patient->clock()->startsAt($this->from), $this->file->now])
             ->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get(['id', 'number', 'begun_at', 'closed_at'])
             ->map(fn (stdClass $row) => ['day' => $this->dayOf($row->begun_at)->date, 'number' => (int) $row->number, 'id' => (string) $row->id, 'signed' => $row->closed_at !== null])->all());
     }
@@ -195,7 +195,7 @@ final readonly class AxisOf
     /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of everyone; chosen symptoms are in the diary */
     private function measures(): array
     {
-        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)->where('measured_at', '>=', $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)))
+        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)->whereBetween('measured_at', [$this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)), $this->file->now])
             ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)->get(['measure', 'value', 'measured_at'])->reverse()->groupBy('measure');
 
         return array_values($measured->map(fn (Collection $values, string $measure) => [

@@ -17,7 +17,7 @@ use IvoryPace\Programme\Anchor;
 /** What stands below the axis of the Course and follows when the page has opened. */
 final class Details
 {
-    public const NAMES = ['stops', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note'];
+    public const NAMES = ['programmes', 'stops', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note'];
 
     private const LATEST_PRACTICES = 30;
 
@@ -34,6 +34,7 @@ final class Details
     public function parts(): array
     {
         return array_combine(self::NAMES, [
+            fn (): array => ProgrammesOf::patient($this->reading->patient, $this->reading->programme),
             fn (): array => array_map(fn (PracticeOnFile $practice) => $this->reading->lines()->stop($this->told()[$practice->id]), $this->stopped()),
             fn (): array => TrendsOf::on($this->reading->file(), $this->reading->from()),
             $this->anchors(...),
@@ -41,7 +42,7 @@ final class Details
             $this->homeChecks(...),
             fn (): array => array_map(fn (PracticeOnFile $practice) => $this->reading->lines()->practice($this->told()[$practice->id]), $this->latest()),
             fn (): array => PeriodsOf::on($this->reading->file(), $this->reading->evidence(), $this->reading->from(), $this->reading->compare),
-            fn (): array => PaperGrid::of($this->reading->patient, $this->reading->programme, $this->reading->evidence(), $this->reading->now),
+            fn (): ?array => $this->reading->isClosed() ? null : PaperGrid::of($this->reading->patient, $this->reading->programme, $this->reading->evidence(), $this->reading->now),
             $this->note(...),
         ]);
     }
@@ -88,7 +89,7 @@ final class Details
     /** @return list<array<string, string>> */
     private function putOffs(): array
     {
-        return array_values($this->reading->file()->putOffs->filter(fn (PutOffPractice $said) => $said->day->format('Y-m-d') >= $this->reading->from()->date)->reverse()->take(10)->map(fn (PutOffPractice $said) => [
+        return array_values($this->reading->file()->putOffs->filter(fn (PutOffPractice $said) => $said->day->format('Y-m-d') >= $this->reading->from()->date && $said->day->format('Y-m-d') <= $this->reading->file()->today->date)->reverse()->take(10)->map(fn (PutOffPractice $said) => [
             'on' => $said->day->format('D j M'), 'exercise' => $this->reading->lines()->nameOf($said->lineage), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
         ])->all());
     }
@@ -96,7 +97,7 @@ final class Details
     /** @return list<array{on: string, rate: float, doubtful: int}> */
     private function homeChecks(): array
     {
-        return array_values($this->reading->patient->homeChecks()->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
+        return array_values($this->reading->patient->homeChecks()->where('taken_at', '<=', $this->reading->now)->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
             'on' => $this->reading->lines()->time($check->taken_at), 'rate' => round($check->rate, 1), 'doubtful' => $check->doubtful,
         ])->all());
     }

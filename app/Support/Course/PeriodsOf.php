@@ -28,7 +28,7 @@ final class PeriodsOf
         $days = is_string($given) && ctype_digit($given) && strlen($given) < 4 && (int) $given >= 1 && (int) $given <= self::MOST_DAYS ? (int) $given : min(self::DAYS, max(1, intdiv($from->daysUntil($file->today) + 1, 2)));
         $first = self::day($asked['first'] ?? null) ?? $from;
         $second = self::day($asked['second'] ?? null) ?? $file->today->plusDays(1 - $days);
-        $rated = $file->patient->activeProgramme?->latestVersion()->rated_symptom ?? '';
+        $rated = $file->programme?->latestVersion()->rated_symptom ?? '';
 
         return [
             'first' => $first->date, 'second' => $second->date, 'days' => $days,

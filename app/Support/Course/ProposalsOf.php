@@ -19,7 +19,7 @@ final class ProposalsOf
     public static function on(OnFile $file, EvidenceOf $evidence): array
     {
         $proposals = ProposalOf::on($file, $evidence);
-        $latest = $file->patient->activeProgramme?->latestVersion();
+        $latest = $file->programme?->latestVersion();
         $lines = [];
         foreach ($latest->items ?? [] as $row) {
             $proposal = $proposals->item($row);

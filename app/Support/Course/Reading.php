@@ -12,7 +12,7 @@ use Carbon\CarbonImmutable;
 use IvoryPace\Practice\PatientDay;
 use LogicException;
 
-/** What the parts of a Course are made from, read once and only when a part asks for it. */
+/** What the parts of a Course are made from, read once and only when a part asks for it. A closed programme is seen as it was at its end. */
 final class Reading
 {
     private ?OnFile $file = null;
@@ -21,9 +21,18 @@ final class Reading
 
     private ?PracticeLines $lines = null;
 
+    public readonly CarbonImmutable $now;
+
     /** @param  array<string, mixed>  $compare  the two stretches that are compared, as asked for */
-    public function __construct(public readonly Patient $patient, public readonly Programme $programme, public readonly CarbonImmutable $now, private readonly Span $span, public readonly array $compare)
+    public function __construct(public readonly Patient $patient, public readonly Programme $programme, CarbonImmutable $now, private readonly Span $span, public readonly array $compare)
     {
+        $this->now = $programme->closed_on === null ? $now
+            : CarbonImmutable::instance($patient->clock()->endsAt(PatientDay::of($programme->closed_on->format('Y-m-d'))))->subSecond()->min($now);
+    }
+
+    public function isClosed(): bool
+    {
+        return $this->programme->closed_on !== null;
     }
 
     /** The first day that is shown. */
@@ -34,7 +43,7 @@ final class Reading
 
     public function file(): OnFile
     {
-        return $this->file ??= OnFile::patient($this->patient, $this->now, $this->compare === [] ? $this->from() : null);
+        return $this->file ??= OnFile::patient($this->patient, $this->now, $this->compare === [] ? $this->from() : null, $this->isClosed() ? $this->programme : null);
     }
 
     public function evidence(): EvidenceOf

@@ -31,6 +31,7 @@ final readonly class CaseloadFacts
      * @param  list<array{label: string, exercise: string, short: string}>  $proposals  that ask for a decision and have none yet
      * @param  string|null  $outcome  with which the last programme was closed; null when none was
      * @param  bool  $hasEnded  the programme's last day is over
+     * @param  bool  $isMaintenance  the programme keeps up what an earlier one reached
      */
     public function __construct(
         public bool $screened,
@@ -57,6 +58,7 @@ final readonly class CaseloadFacts
         public ?Worsening $worse = null,
         public array $proposals = [],
         public ?string $outcome = null,
+        public bool $isMaintenance = false,
     ) {
     }
 }

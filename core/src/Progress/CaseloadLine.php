@@ -63,8 +63,8 @@ final readonly class CaseloadLine
             ),
             $facts->proposals !== [] => self::proposals($facts->proposals),
             $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
-            $facts->adherence === null => new self(CaseloadReason::OnTrack, 'Day 1', 'of the programme; nothing has been due yet.'),
-            default => new self(CaseloadReason::OnTrack, self::share($facts), 'practised: '
+            $facts->adherence === null => new self(CaseloadReason::OnTrack, $facts->isMaintenance ? 'Maintenance' : 'Day 1', $facts->isMaintenance ? 'has begun; nothing has been due yet.' : 'of the programme; nothing has been due yet.'),
+            default => new self(CaseloadReason::OnTrack, self::share($facts), ($facts->isMaintenance ? 'kept up: ' : 'practised: ')
                 .Words::number(round($facts->creditLately, 1))." of {$facts->dueLately} in the last 14 days."),
         };
     }

@@ -47,6 +47,8 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::Finished, '74 %', 'reached its end', ['hasEnded' => true] + $facts);
         $this->expectLine(CaseloadReason::Finished, 'Goal reached', 'it is closed', ['hasProgramme' => false, 'outcome' => 'goal reached'] + $facts);
         $this->expectLine(CaseloadReason::OnTrack, '74 %', '15.5 of 21', $facts = ['reviewOverdue' => 0] + $facts);
+        $this->expectLine(CaseloadReason::OnTrack, '74 %', 'kept up: 15.5 of 21', ['isMaintenance' => true] + $facts);
+        $this->expectLine(CaseloadReason::OnTrack, 'Maintenance', 'has begun', ['isMaintenance' => true, 'adherence' => null] + $facts);
         $this->expectLine(CaseloadReason::NoProgramme, '40 days', 'no programme', $facts = ['hasProgramme' => false] + $facts);
         $this->expectLine(CaseloadReason::NotScreened, '1 day', 'not screened', ['screened' => false, 'daysSinceAdded' => 1] + $facts);
     }

@@ -23,6 +23,7 @@ final class DemoSeeder extends Seeder
         $tamsin = $this->practitioner($quay, 'Tamsin Orrick', 'breathing therapist', 'tamsin@harrowquay.example');
         (new HarrowQuay($nora, $idris, $tamsin))->seed();
         (new StepsOfTheQuay($nora, $idris, $tamsin))->seed();
+        (new YearsOfTheQuay($nora, $tamsin))->seed();
         OwnWorkOfTheQuay::seed($nora);
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');

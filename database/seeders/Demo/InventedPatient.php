@@ -31,6 +31,7 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Outbox\Sent;
 use App\Support\ConsentText;
+use App\Support\MaintenanceOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -40,6 +41,7 @@ use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Programme\Maintenance;
 use IvoryPace\Programme\Outcome;
 use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Safety\RedFlag;
@@ -312,6 +314,23 @@ final class InventedPatient
     public function ended(int $daysAgo, Outcome $outcome, ?string $note): self
     {
         $this->at($daysAgo, '11:00', fn () => app(CloseProgramme::class)($this->patient, $this->by, $outcome, $note));
+
+        return $this;
+    }
+
+    /** What the closed programme reached is kept up, as the Bench suggests. */
+    public function keptUp(int $daysAgo): self
+    {
+        $this->at($daysAgo, '11:10', function () {
+            $now = CarbonImmutable::now();
+            $closed = $this->patient->refresh()->lastClosedProgramme()->with('versions.items')->firstOrFail();
+            $today = $this->patient->dayOf($now);
+            app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
+                items: MaintenanceOf::items($this->patient, $closed, $now), weeks: 0, reviewOn: $today->plusDays(Maintenance::REVIEW_DAYS)->date, startsOn: $today->date,
+                ratedSymptom: $closed->latestVersion()->rated_symptom ?? 'tension', reason: null, basedOn: 0, maintenance: true,
+            ));
+            $this->issued = 1;
+        });
 
         return $this;
     }

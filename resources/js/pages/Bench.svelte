@@ -33,7 +33,7 @@
         patient: PatientHead;
         choices: BenchChoices;
         version: { number: number; issued_on: string } | null;
-        draft: { weeks: number; starts_on: string; review_on: string; rated_symptom: string; goal: GoalFields };
+        draft: { weeks: number; starts_on: string; review_on: string; rated_symptom: string; maintenance: boolean; goal: GoalFields };
         answer: BenchAnswer;
         measured: Record<string, number>;
         /** The session it is opened in. */
@@ -45,7 +45,7 @@
 
     let { patient, choices, version, draft, answer, measured, session }: Props = $props();
 
-    const bench = untrack(() => new Bench(patient.id, answer));
+    const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
     let rest = $state<Rest>(untrack(() => ({
         weeks: String(draft.weeks), starts_on: draft.starts_on, review_on: draft.review_on,
         rated_symptom: draft.rated_symptom, reason: '', based_on: version?.number ?? 0, goal: $state.snapshot(draft.goal),
@@ -65,7 +65,7 @@
     const isRoutine = $derived(bench.fields.kind === 'routine');
     const technique = $derived(isRoutine ? undefined : (choices.techniques.find(isPresent) ?? choices.techniques.find((each) => each.key === bench.fields.technique) ?? choices.techniques[0]));
     const next = $derived((version?.number ?? 0) + 1);
-    const barNote = $derived(version ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}` : 'first version');
+    const barNote = $derived(version ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}` : draft.maintenance ? 'first version of what is kept up' : 'first version');
     /** Problems of an exercise are shown where it is typed; here stands which one has them. */
     const general = $derived(errors.programme ?? Object.entries(errors).filter(([field]) => field.startsWith('items.')).map(([field, text]) => `${bench.of(bench.items[Number(field.split('.')[1])]?.id ?? '')?.name ?? `Exercise ${Number(field.split('.')[1]) + 1}`}: ${text}`)[0] ?? bench.answer.error);
     const panels = $derived([['led', 'How it is led'], ['ladder', 'Ladder'], ['fit', 'Fit, tap'], ['compare', 'Compare'], ['more', 'Short version, why'], ['goal', 'Goal'], ['start', 'Templates, files']] as const);
@@ -151,7 +151,7 @@
         try {
             const given = $state.snapshot(reasons);
             const order = {
-                ...$state.snapshot(rest), items: bench.draft().items, school: bench.school, patient_note: patientNote, session: session?.id ?? null,
+                ...$state.snapshot(rest), maintenance: draft.maintenance, items: bench.draft().items, school: bench.school, patient_note: patientNote, session: session?.id ?? null,
                 finding_reasons: bench.draft().items.map((item) => given[item.id] ?? {}),
             };
             const { go_to } = await sendJson<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order, formToken());
@@ -247,7 +247,7 @@
         <div class="flex flex-wrap items-start gap-x-7 gap-y-3 pt-3">
             <WeekMinutes minutes={bench.answer.minutes} has={patient.minutes_a_day} />
             <div class="ml-auto flex items-end gap-x-4 text-[0.9rem]">
-                <div class="field w-[4rem]"><label for="weeks">Weeks</label><Input id="weeks" size="sm" inputmode="numeric" bind:value={rest.weeks} aria-invalid={errors.weeks ? 'true' : undefined} /></div>
+                {#if draft.maintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>{:else}<div class="field w-[4rem]"><label for="weeks">Weeks</label><Input id="weeks" size="sm" inputmode="numeric" bind:value={rest.weeks} aria-invalid={errors.weeks ? 'true' : undefined} /></div>{/if}
                 {#if !version}
                     <div class="field w-[8.5rem]"><label for="starts_on">Starts on</label><Input id="starts_on" size="sm" type="date" bind:value={rest.starts_on} aria-invalid={errors.starts_on ? 'true' : undefined} /></div>
                 {/if}

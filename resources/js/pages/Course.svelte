@@ -15,7 +15,10 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], trends = [], anchors = [], periods, paper, note }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, maintenance, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], trends = [], anchors = [], periods, paper, note, programmes = [] }: CourseProps = $props();
+
+    /** Leads to what belongs to a closed programme. */
+    const query = $derived(ended ? `?programme=${ended.number}` : '');
 </script>
 
 <Room title="Course of {patient.name}">
@@ -42,24 +45,41 @@
     {/if}
     <div class="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1 pt-3">
         <NextAppointment {appointment} patientId={patient.id} />
-        {#if programme}<nav aria-label="How much is shown" class="flex gap-4 text-[0.925rem] print:hidden">{#each spans as each (each.value)}<Link href="/patients/{patient.id}?span={each.value}" preserveScroll class={each.value === span ? 'font-bold underline decoration-2 underline-offset-4' : 'text-muted'} aria-current={each.value === span ? 'true' : undefined}>{each.label}</Link>{/each}</nav>{/if}
+        {#if programme}<nav aria-label="How much is shown" class="flex gap-4 text-[0.925rem] print:hidden">{#each spans as each (each.value)}<Link href="/patients/{patient.id}?span={each.value}{query.replace('?', '&')}" preserveScroll class={each.value === span ? 'font-bold underline decoration-2 underline-offset-4' : 'text-muted'} aria-current={each.value === span ? 'true' : undefined}>{each.label}</Link>{/each}</nav>{/if}
     </div>
-    {#if programme === null}
-        {#if ended}
-            <p class="pt-5 text-[1.05rem]"><strong>{ended.outcome[0]?.toUpperCase()}{ended.outcome.slice(1)}</strong>: the programme was closed on {ended.on}.{#if ended.note}<span class="block text-muted">“{ended.note}”</span>{/if}</p>
-        {/if}
-        <p class="pt-3 text-muted">Added {added_on}. {ended ? 'No programme is running.' : 'No programme yet, so nothing has happened.'}
-            {#if patient.obstacle === null}<Link href="/patients/{patient.id}/bench" class="linklike">Build one on the Bench</Link>{/if}</p>
-    {:else}
-        <div class="pt-2"><Axis {programme} patientId={patient.id} /></div>
+    {#if ended || programme === null}
+        <p class="pt-3">
+            {#if ended}<strong>{ended.outcome[0]?.toUpperCase()}{ended.outcome.slice(1)}</strong>: this programme was closed on {ended.on}.{#if ended.note}&nbsp;<span class="text-muted">“{ended.note}”</span>{/if}{:else}<span class="text-muted">Added {added_on}. No programme yet, so nothing has happened.</span>{/if}
+            <span class="print:hidden">
+                {#if patient.has_programme}<Link href="/patients/{patient.id}" class="linklike">To the running one</Link>
+                {:else if patient.obstacle === null}
+                    {#if ended}<Link href="/patients/{patient.id}/bench?keep_up=1" class="linklike">Keep it up</Link> on fewer days, or <Link href="/patients/{patient.id}/bench" class="linklike">build another</Link>.
+                    {:else}<Link href="/patients/{patient.id}/bench" class="linklike">Build one on the Bench</Link>{/if}
+                {/if}
+            </span>
+        </p>
+    {/if}
+    {#if programme !== null}
+        <div class="pt-2"><Axis {programme} patientId={patient.id} {query} /></div>
         <div class="mt-3 grid gap-10 border-t border-ink pt-3 md:grid-cols-[5fr_4fr]">
-            <section aria-label="Proposals">
-                <h2 class="mb-1 text-[1.15rem]">Proposed</h2>
-                <Proposals {proposals} patientId={patient.id} {outcomes} />
-                <h2 class="mt-5 mb-1 text-[1.05rem]">Each version against itself</h2>
-                <VersionTable versions={programme.versions} patientId={patient.id} />
-                <CloseProgramme patientId={patient.id} {outcomes} id="close" />
-            </section>
+            <div>
+                {#if !ended}
+                    <section aria-label="Proposals" class="mb-5">
+                        <h2 class="mb-1 text-[1.15rem]">Proposed</h2>
+                        {#if maintenance}<p class="mb-1 text-muted">This programme keeps up what was reached. It has no end; nothing is stepped up.</p>{/if}
+                        <Proposals {proposals} patientId={patient.id} {outcomes} />
+                    </section>
+                {/if}
+                <h2 class="mb-1 text-[1.05rem]">Each version against itself</h2>
+                <VersionTable versions={programme.versions} patientId={patient.id} {query} />
+                {#if !ended}<CloseProgramme patientId={patient.id} {outcomes} id="close" />{/if}
+                {#if programmes.length > 0}
+                    <nav aria-label="Programmes" class="mt-4">
+                        <h2 class="mb-1 text-[1.05rem]">Programmes</h2>
+                        <ul>{#each programmes as each (each.id)}<li class="border-t border-rule py-1 text-[0.925rem]">{#if each.here}<strong aria-current="true">{each.text}</strong>{:else}<Link href="/patients/{patient.id}{each.running ? '' : `?programme=${each.id}`}" class="linklike">{each.text}</Link>{/if}</li>{/each}</ul>
+                    </nav>
+                {/if}
+            </div>
             <section>
                 {#if note}
                     <h2 class="mb-1 text-[1.05rem]">Last note · signed {note.on}</h2>
@@ -93,7 +113,7 @@
         {#if periods}
             <section class="mt-5 border-t border-ink pt-3">
                 <h2 class="mb-1 text-[1.05rem]">Two periods side by side</h2>
-                <Periods {periods} {span} patientId={patient.id} />
+                <Periods {periods} {span} patientId={patient.id} programme={ended?.number} />
             </section>
         {/if}
         <DayTable {programme} />

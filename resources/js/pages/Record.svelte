@@ -23,7 +23,7 @@
                 {:else}<p class="text-muted">None yet.</p>{/each}
             </section>
             <section aria-labelledby="programme"><h2 id="programme" class="mb-1 text-[1.15rem]">Programme</h2>
-                {#each versions as version (version.number)}<p class="border-t border-rule py-1.5"><Link class="linklike" href="/patients/{patient.id}/versions/{version.number}">Version {version.number}</Link> {version.on}, {version.by}: {version.items}{#if version.reason}<span class="block text-muted">{version.reason}</span>{/if}</p>{:else}<p class="text-muted">None yet.</p>{/each}
+                {#each versions as version (version.id)}<p class="border-t border-rule py-1.5"><Link class="linklike" href="/patients/{patient.id}/versions/{version.number}{version.query}">Version {version.number}</Link> {version.on}, {version.by}: {version.items}{#if version.reason}<span class="block text-muted">{version.reason}</span>{/if}</p>{:else}<p class="text-muted">None yet.</p>{/each}
                 <p class="border-t border-rule py-1.5"><Link class="linklike" href="/patients/{patient.id}">{plural(practices, 'practice', 'practices')} on the Course</Link></p>
             </section>
             <section aria-labelledby="measured"><h2 id="measured" class="mb-1 text-[1.15rem]">Measured</h2>

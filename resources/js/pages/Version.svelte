@@ -38,6 +38,8 @@
         goal: { words: string; summary: string } | null;
         patient_note: string | null;
         items: Item[];
+        /** Leads to the version of a closed programme. */
+        query: string;
         finding_reasons: { rule: string; message: string; reason: string; by: string; on: string }[];
     }
 
@@ -52,7 +54,7 @@
     {#if version.goal}<p class="mt-1">Goal: {version.goal.words ? `“${version.goal.words}”, ` : ''}{version.goal.summary}.</p>{/if}
     {#if version.reason}<p class="mt-1">Why it changed: {version.reason}</p>{/if}
     {#if version.patient_note}<p class="mt-1 whitespace-pre-line">For the patient: {version.patient_note}</p>{/if}
-    <p class="mt-2 flex gap-5"><a class="linklike" href="/patients/{patient.id}/versions/{version.number}/sheet.pdf" target="_blank" rel="noopener">Patient sheet (PDF)</a> <a class="linklike" href="/patients/{patient.id}/versions/{version.number}/programme.json" download>Programme as a file</a></p>
+    <p class="mt-2 flex gap-5"><a class="linklike" href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}" target="_blank" rel="noopener">Patient sheet (PDF)</a> <a class="linklike" href="/patients/{patient.id}/versions/{version.number}/programme.json{version.query}" download>Programme as a file</a></p>
     {#each version.items as item (item.lineage)}
         <section class="mt-5 border-t border-ink pt-4">
             <h2 class="text-lg">{item.name}: {item.summary}</h2>

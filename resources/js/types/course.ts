@@ -94,12 +94,16 @@ export interface CourseProps {
     new_findings: { exercise: string; title: string; message: string; rule: string; found: string }[];
     appointment: { id: number; day: string; time: string; words: string } | null;
     outcomes: Choice[];
-    ended: { on: string; outcome: string; note: string | null } | null;
+    /** It keeps up what an earlier programme reached. */
+    maintenance: boolean;
+    /** It is closed. */
+    ended: { on: string; outcome: string; note: string | null; number: number } | null;
     span: string;
     spans: Choice[];
     programme: CourseProgramme | null;
     proposals: CourseProposal[];
     // What stands below the axis follows when the page has opened.
+    programmes?: { id: number; text: string; here: boolean; running: boolean }[];
     anchors?: { name: string; share: number | null; credit: number; due: number }[];
     periods?: CoursePeriods | null;
     paper?: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[] } | null;

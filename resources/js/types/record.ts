@@ -18,7 +18,7 @@ export interface RecordProps {
     measurements: { label: string; value: string; words: string | null; how: string; on: string; by: string }[];
     questionnaires: QuestionnaireView[];
     sessions: { id: string; number: number; on: string; by: string; note: string | null; signed_by: string | null; amendments: number }[];
-    versions: { number: number; on: string; by: string; reason: string | null; items: string }[];
+    versions: { id: number; query: string; number: number; on: string; by: string; reason: string | null; items: string }[];
     practices: number;
     responsible: Person;
     shared_with: Person[];

@@ -37,6 +37,7 @@ final readonly class Proposal
             ?? self::stepBack($facts, $thresholds)
             ?? self::tooEarly($facts, $thresholds)
             ?? self::lighten($facts, $thresholds)
+            ?? self::keepUp($facts)
             ?? self::finish($facts, $thresholds)
             ?? self::stepUp($facts, $thresholds);
     }
@@ -90,6 +91,12 @@ final readonly class Proposal
                 '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.', self::percent($facts->adherence), Numbers::print($effort),
             ), self::percent($facts->adherence).' practised at effort '.Numbers::print($effort))
             : null;
+    }
+
+    /** What is kept up has reached its goal and goes on: it neither ends by itself nor gets harder. */
+    private static function keepUp(ProposalFacts $facts): ?self
+    {
+        return $facts->isMaintenance ? new self(ProposalKind::Stay, sprintf('Kept up: %s practised in the last %d days.', self::percent($facts->adherence ?? 0.0), min($facts->days, self::MOST_DAYS))) : null;
     }
 
     private static function finish(ProposalFacts $facts, Thresholds $thresholds): ?self

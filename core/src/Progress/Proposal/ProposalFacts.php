@@ -20,6 +20,7 @@ final readonly class ProposalFacts
      * @param  int  $goalDays  days in a row, up to now, with the goal's measure at its target; 0 without a goal
      * @param  int  $gateDays  days that the technique asks for before a next step
      * @param  bool  $isAtCap  there is no next rung
+     * @param  bool  $isMaintenance  it is kept up after a finished programme
      */
     public function __construct(
         public ?string $getHelp = null,
@@ -34,6 +35,7 @@ final readonly class ProposalFacts
         public int $goalDays = 0,
         public int $gateDays = 7,
         public bool $isAtCap = false,
+        public bool $isMaintenance = false,
     ) {
     }
 }

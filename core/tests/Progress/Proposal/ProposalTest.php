@@ -54,6 +54,29 @@ final class ProposalTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{string, array<string, mixed>}> what is proposed where an exercise is kept up */
+    public static function keptUp(): iterable
+    {
+        foreach (['look', 'step-back', 'too-early', 'lighten'] as $kind) {
+            yield $kind => [$kind, self::FIT[$kind]];
+        }
+        foreach (['finish', 'step-up', 'stay'] as $kind) {
+            yield "no $kind" => ['stay', self::FIT[$kind]];
+        }
+    }
+
+    /** @param  array<string, mixed>  $with */
+    #[DataProvider('keptUp')]
+    public function test_what_is_kept_up_neither_ends_by_itself_nor_gets_harder(string $kind, array $with): void
+    {
+        self::assertSame($kind, $this->propose(['isMaintenance' => true] + $with)->kind->value);
+    }
+
+    public function test_what_is_kept_up_says_how_it_goes(): void
+    {
+        self::assertSame('Kept up: 80 % practised in the last 10 days.', $this->propose(['isMaintenance' => true])->because);
+    }
+
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function pairs(): iterable
     {

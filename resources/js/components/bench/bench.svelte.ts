@@ -38,9 +38,10 @@ export class Bench {
     private readonly kept;
     private readonly past: Past;
 
-    constructor(patientId: string, answer: BenchAnswer) {
+    /** @param isKeepUp what is to be kept up of a finished programme is a draft of its own */
+    constructor(patientId: string, answer: BenchAnswer, isKeepUp = false) {
         this.url = `/patients/${patientId}/bench`;
-        this.kept = keeping(`bench:${patientId}`);
+        this.kept = keeping(`bench:${patientId}${isKeepUp ? ':keep-up' : ''}`);
         this.items = answer.items.map((each) => $state.snapshot(each.fields));
         this.school = answer.school;
         this.answer = answer;

@@ -12,7 +12,7 @@
     import WeekBars from './WeekBars.svelte';
     import type { CoursePoint, CourseProgramme } from '../../types/course';
 
-    let { programme, patientId }: { programme: CourseProgramme; patientId: string } = $props();
+    let { programme, patientId, query }: { programme: CourseProgramme; patientId: string; query: string } = $props();
 
     const LEFT = 150;
     const WIDTH = 1056;
@@ -61,7 +61,7 @@
         <h2>Programme</h2>
         <div class="band">
             {#each shown as version (version.number)}
-                <Link href="/patients/{patientId}/versions/{version.number}" class="version-box" data-version={version.number} aria-label="Version {version.number}: {version.summary}">
+                <Link href="/patients/{patientId}/versions/{version.number}{query}" class="version-box" data-version={version.number} aria-label="Version {version.number}: {version.summary}">
                     <svg width={version.end - version.x - 2} height="30" class="block" aria-hidden="true">
                         <rect x="0.5" y="0.5" width={Math.max(1, version.end - version.x - 3)} height="27" fill="#fffdf8" stroke="#24302f" />
                         <svg width={Math.max(1, version.end - version.x - 6)}><text x="8" y="19" font-size="13.5" fill="#24302f"><tspan font-weight="700">{version.number}</tspan>  {version.summary}</text></svg>

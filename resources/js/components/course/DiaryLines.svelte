@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { DayAxis } from '../../lib/axis';
+    import { type DayAxis, unbroken } from '../../lib/axis';
     import type { CourseProgramme } from '../../types/course';
 
     /** What the diary says, 0 to 10: each line with a dash of its own, the goal as a band. */
@@ -7,6 +7,8 @@
 
     const DASHES = ['', '5 3', '1.5 3', '9 3 2 3', '2 2', '12 4'];
     const INKS = ['#24302f', '#5d4f7a', '#8a6414', '#1f5c57', '#a63f28', '#4c6b2f'];
+    /** Where nothing was written for longer than this, the line breaks off. */
+    const GAP_DAYS = 7;
     const y = (value: number): number => height - 9 - (value / 10) * (height - 18);
     const middle = (day: string): number => axis.x(day) - left + axis.dayWidth / 2;
     const goal = $derived(programme.goal && programme.goal.target <= 10 && programme.diary.some((line) => line.name.toLowerCase() === programme.goal?.measure.toLowerCase()) ? programme.goal : null);
@@ -26,8 +28,10 @@
     {/if}
     {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="#d9cfba" /><text x="-6" y={y(level) + 4} font-size="11" text-anchor="end" fill="#596159">{level}</text>{/each}
     {#each programme.diary as line, index (line.name)}
-        <polyline points={line.days.map(([day, value]) => `${middle(day)},${y(value)}`).join(' ')} fill="none" stroke={INKS[index % INKS.length]} stroke-width="1.7" stroke-dasharray={DASHES[index % DASHES.length]} />
-        {#if line.days.length === 1}{#each line.days as [day, value] (day)}<circle cx={middle(day)} cy={y(value)} r="2.5" fill={INKS[index % INKS.length]} />{/each}{/if}
+        {#each unbroken(line.days, GAP_DAYS) as part (part[0]?.[0])}
+            <polyline points={part.map(([day, value]) => `${middle(day)},${y(value)}`).join(' ')} fill="none" stroke={INKS[index % INKS.length]} stroke-width="1.7" stroke-dasharray={DASHES[index % DASHES.length]} />
+            {#if part.length === 1}{#each part as [day, value] (day)}<circle cx={middle(day)} cy={y(value)} r="2.5" fill={INKS[index % INKS.length]} />{/each}{/if}
+        {/each}
     {/each}
     {#each programme.diary as line, index (line.name)}
         {@const end = line.days.at(-1)}

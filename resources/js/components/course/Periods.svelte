@@ -5,14 +5,14 @@
     import { dayMonth } from '../../lib/format';
     import type { CoursePeriods } from '../../types/course';
 
-    let { periods, span, patientId }: { periods: CoursePeriods; span: string; patientId: string } = $props();
+    let { periods, span, patientId, programme }: { periods: CoursePeriods; span: string; patientId: string; /** Where it is a closed one. */ programme: number | undefined } = $props();
 
     let asked = $state(untrack(() => ({ first: periods.first, second: periods.second, days: String(periods.days) })));
     const named = (from: string): string => `${dayMonth(from)} to ${dayMonth(plusDays(from, periods.days - 1))}`;
 
     function compare(event: SubmitEvent): void {
         event.preventDefault();
-        router.get(`/patients/${patientId}`, { span, ...asked }, { preserveScroll: true, preserveState: true });
+        router.get(`/patients/${patientId}`, { span, ...(programme === undefined ? {} : { programme }), ...asked }, { preserveScroll: true, preserveState: true });
     }
 </script>
 

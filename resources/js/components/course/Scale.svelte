@@ -13,7 +13,7 @@
 </script>
 
 <svg width={edge} height="30" aria-hidden="true">
-    {#each weeks as week (week.number)}{#if (week.number - 1) % every === 0 && week.x + 60 < edge}<text x={week.x + 4} y="13" font-size="13" fill="#596159">{7 * axis.dayWidth < LABEL ? dayMonth(week.date) : `week ${week.number} · ${dayMonth(week.date)}`}</text>{/if}{/each}
+    {#each weeks as week (week.number)}{#if (week.number - 1) % every === 0 && week.x + (7 * axis.dayWidth < LABEL ? 50 : LABEL + 8) < edge}<text x={week.x + 4} y="13" font-size="13" fill="#596159">{7 * axis.dayWidth < LABEL ? dayMonth(week.date) : `week ${week.number} · ${dayMonth(week.date)}`}</text>{/if}{/each}
     <path d="M{left} 20H{edge}" stroke="#24302f" />
     {#each ticks as tick, index (index)}<path d="M{tick.x} 20v{tick.long ? 9 : 4}" stroke="#24302f" />{/each}
 </svg>

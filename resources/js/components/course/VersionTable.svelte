@@ -3,7 +3,7 @@
     import { dayMonth, percent, plural, short } from '../../lib/format';
     import type { CourseVersion } from '../../types/course';
 
-    let { versions, patientId }: { versions: CourseVersion[]; patientId: string } = $props();
+    let { versions, patientId, query }: { versions: CourseVersion[]; patientId: string; query: string } = $props();
 </script>
 
 <table class="w-full text-[0.925rem]">
@@ -12,7 +12,7 @@
     <tbody>
         {#each [...versions].reverse() as version (version.number)}
             <tr class="border-t border-rule align-top" data-adherence={version.number}>
-                <td class="py-1.5 pr-3"><Link href="/patients/{patientId}/versions/{version.number}" class="linklike">{version.number}: {version.summary}</Link>
+                <td class="py-1.5 pr-3"><Link href="/patients/{patientId}/versions/{version.number}{query}" class="linklike">{version.number}: {version.summary}</Link>
                     <span class="block text-[0.8125rem] text-muted">from {dayMonth(version.from)}, {version.by}{version.reason ? `: ${version.reason}` : ''}</span></td>
                 <td class="py-1.5">
                     {#if version.adherence.share === null}
