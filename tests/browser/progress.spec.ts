@@ -64,3 +64,42 @@ test('the next appointment is set, a programme is closed, and the clinic sees wh
     await expect(page.getByText('Say whom to call and when, in a sentence.')).toBeVisible();
     await expectNoAxeViolations(page);
 });
+
+test('a finished programme is read again and kept up on fewer days, without an end', async ({ page, watcher }) => {
+    watcher.expect(/^answer: 422/);
+    await signIn(page);
+    // Whoever of them was not kept up by an earlier try.
+    const finished = page.getByRole('listitem').filter({ hasText: 'was the outcome of the programme; it is closed.' });
+    const name = (await finished.first().getByRole('link').first().innerText()).trim();
+    await finished.first().getByRole('link').first().click();
+    await expect(page.getByText('this programme was closed on')).toBeVisible();
+    await expect(page.locator('[data-version="1"]')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Proposals' })).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: 'Latest practices' })).toBeVisible();
+    await expectNoAxeViolations(page);
+    await page.locator('[data-version="1"]').click();
+    await expect(page.getByText(/^Issued by/)).toBeVisible();
+    await page.goBack();
+
+    await page.getByRole('link', { name: 'Keep it up' }).click();
+    await expect(page.getByText('Kept up, without an end')).toBeVisible();
+    await expect(page.getByLabel('Weeks')).toHaveCount(0);
+    for (const [day, pressed] of [['Monday', true], ['Tuesday', false], ['Wednesday', true], ['Friday', true], ['Sunday', false]] as const) await expect(page.getByRole('button', { name: new RegExp(`^${day}, `), pressed })).toHaveCount(1);
+    await page.getByLabel('Rated each time').fill('');
+    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await expect(page.getByText('Name what the patient rates before and after, like tension.')).toBeVisible();
+    await page.getByLabel('Rated each time').fill('wakefulness');
+    await page.reload();
+    await expect(page.getByText('What you had typed is back.')).toBeVisible();
+    await expect(page.getByLabel('Rated each time')).toHaveValue('wakefulness');
+    await expectNoAxeViolations(page);
+    await page.getByRole('button', { name: 'Issue version 1' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('This programme keeps up what was reached.')).toBeVisible();
+    await page.getByRole('navigation', { name: 'Programmes' }).getByRole('link').click();
+    await expect(page.getByText('this programme was closed on')).toBeVisible();
+    await page.getByRole('link', { name: 'To the running one' }).click();
+    await expect(page.getByText('This programme keeps up what was reached.')).toBeVisible();
+    await page.getByRole('link', { name: 'Caseload' }).click();
+    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('has begun; nothing has been due yet');
+});
