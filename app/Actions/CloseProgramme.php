@@ -20,7 +20,7 @@ final class CloseProgramme
     {
         return DB::transaction(function () use ($patient, $by, $outcome, $note) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
-            $programme = $patient->activeProgramme;
+            $programme = $patient->activeProgramme()->with('versions.items')->first();
             if ($programme === null) {
                 throw ValidationException::withMessages(['outcome' => 'There is no running programme; it may have been closed meanwhile.']);
             }

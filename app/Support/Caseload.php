@@ -14,7 +14,9 @@ use stdClass;
 
 /**
  * The clinic's patients by urgency, each with one sentence and its number. Lines are kept as they were computed and are
- * computed again when something was written about the patient, when their day turns or when a window closes.
+ * computed again when something was written about the patient, when their day turns or when a window closes. The scheduler
+ * does that every minute; whoever opens the Caseload first waits for what was written, and for a few of those whose time has
+ * just turned.
  */
 final class Caseload
 {
@@ -24,6 +26,9 @@ final class Caseload
     private const FORM = 3;
 
     private const AT_ONCE = 50;
+
+    /** So long a line whose window has just closed may wait for the scheduler, when there are many. */
+    private const WAITS_MINUTES = 5;
 
     /** @return list<array<string, mixed>> most urgent first */
     public static function of(Clinic $clinic, CarbonImmutable $now): array
@@ -52,7 +57,8 @@ final class Caseload
     private static function present(Clinic $clinic, string $column, CarbonImmutable $now): Collection
     {
         $rows = self::rows($clinic->id, $column);
-        $stale = $rows->filter(fn (stdClass $row) => ! self::holds($row, $now))->pluck('patient_id');
+        [$turned, $written] = $rows->filter(fn (stdClass $row) => ! self::holds($row, $now))->partition(fn (stdClass $row) => self::hasJustTurned($row, $now));
+        $stale = $written->concat($turned->take(self::AT_ONCE))->pluck('patient_id');
         if ($stale->isEmpty()) {
             return $rows;
         }
@@ -105,6 +111,17 @@ final class Caseload
 
     private static function holds(stdClass $row, CarbonImmutable $now): bool
     {
-        return $row->computed_at !== null && $row->form === self::FORM && $row->computed_at === $row->changes && (string) $row->holds_until > $now->utc()->format('Y-m-d H:i:s');
+        return self::isOfWhatIsWritten($row) && (string) $row->holds_until > $now->utc()->format('Y-m-d H:i:s');
+    }
+
+    /** Nothing was written since: only time has gone on, a moment ago. */
+    private static function hasJustTurned(stdClass $row, CarbonImmutable $now): bool
+    {
+        return self::isOfWhatIsWritten($row) && (string) $row->holds_until > $now->utc()->subMinutes(self::WAITS_MINUTES)->format('Y-m-d H:i:s');
+    }
+
+    private static function isOfWhatIsWritten(stdClass $row): bool
+    {
+        return $row->computed_at !== null && $row->form === self::FORM && $row->computed_at === $row->changes;
     }
 }

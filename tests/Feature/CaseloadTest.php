@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\AskForm;
+use App\Actions\CloseProgramme;
 use App\Actions\EndPause;
 use App\Actions\MakeAccessLink;
 use App\Actions\WriteDiary;
@@ -20,6 +21,7 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Programme\Outcome;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\TestCase;
@@ -99,9 +101,26 @@ final class CaseloadTest extends TestCase
     public function test_what_is_written_while_a_line_is_computed_makes_it_run_out_at_once(): void
     {
         $this->queries();
-        DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'form' => 2, 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
+        DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
 
         self::assertArrayHasKey('name', Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0]);
+    }
+
+    public function test_nobody_waits_for_many_lines_whose_time_has_just_turned_but_for_what_was_written(): void
+    {
+        Patient::factory()->count(54)->create(['practitioner_id' => $this->practitioner->id, 'clinic_id' => $this->practitioner->clinic_id]);
+        $ranOut = fn (): int => DB::table('caseload_lines')->where('holds_until', '<=', now()->utc()->format('Y-m-d H:i:s'))->count();
+        $this->queries();
+        self::assertSame(0, $ranOut());
+        $this->travelTo('2026-11-02 04:01:00');
+        $this->screen(['red.chest-pain']);
+        $lines = Caseload::of($this->practitioner->clinic, CarbonImmutable::now());
+        self::assertSame(['red-flag', 55, 4], [$lines[0]['reason'], count($lines), $ranOut()]);
+        // Where no scheduler comes, whoever opens it waits after all.
+        DB::table('caseload_lines')->update(['holds_until' => '2026-11-02 04:00:00']);
+        $this->travelTo('2026-11-02 04:06:00');
+        $this->queries();
+        self::assertSame(0, $ranOut());
     }
 
     public function test_another_clinic_sees_none_of_them(): void
@@ -137,6 +156,11 @@ final class CaseloadTest extends TestCase
             'red flag seen' => fn () => $this->actOnRedFlags(),
             'asked' => fn () => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device'),
             'thresholds' => fn () => $this->practitioner->clinic->update(['thresholds' => ['leastDays' => $random->getInt(1, 9)]]),
+            'ended and begun anew' => function () {
+                $this->actOnRedFlags();
+                app(CloseProgramme::class)($this->patient, $this->practitioner, Outcome::Better, null);
+                $this->issue(['times_a_day' => 1]);
+            },
             'renamed' => fn () => $this->patient->update(['name' => 'Wren '.$random->getInt(1, 9)]),
         ];
     }
