@@ -57,8 +57,9 @@ final class Caseload
     private static function present(Clinic $clinic, string $column, CarbonImmutable $now): Collection
     {
         $rows = self::rows($clinic->id, $column);
-        [$turned, $written] = $rows->filter(fn (stdClass $row) => ! self::holds($row, $now))->partition(fn (stdClass $row) => self::hasJustTurned($row, $now));
-        $stale = $written->concat($turned->take(self::AT_ONCE))->pluck('patient_id');
+        $gone = $rows->reject(fn (stdClass $row) => self::holds($row, $now));
+        $turned = $gone->filter(fn (stdClass $row) => self::hasJustTurned($row, $now));
+        $stale = $gone->diffKeys($turned->skip(self::AT_ONCE))->pluck('patient_id');
         if ($stale->isEmpty()) {
             return $rows;
         }

@@ -7,7 +7,6 @@ namespace App\Support;
 use App\Models\NewFinding;
 use App\Models\Pause;
 use App\Models\ProgrammeItem;
-use App\Models\ScreeningAnswer;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\DayTally;
@@ -47,7 +46,7 @@ final class CaseloadLineOf
                 'id' => $patient->id,
                 'name' => $patient->name,
                 'responsible' => $patient->practitioner_id,
-                'flags' => self::flags($file),
+                'flags' => array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::screened($patient, $file->now)->flags()),
                 'prescribed' => $latest?->items->map(fn (ProgrammeItem $item) => $item->item()->summary())->implode('; '),
                 'reason' => $line->reason->value,
                 'heading' => $line->reason->heading(),
@@ -122,14 +121,6 @@ final class CaseloadLineOf
         }
 
         return CarbonImmutable::instance(min($turns))->utc();
-    }
-
-    /** @return list<string> labels of the flags in force */
-    private static function flags(OnFile $file): array
-    {
-        $flags = array_filter(array_map(fn (ScreeningAnswer $answer) => $answer->flagInForce($file->today), $file->patient->latestScreening?->answers->all() ?? []));
-
-        return array_values(array_map(fn (Flag $flag) => $flag->label(), $flags));
     }
 
     /** @return array{title: string, exercise: string, paused: bool}|null */

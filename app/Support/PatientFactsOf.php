@@ -10,6 +10,8 @@ use App\Models\ScreeningAnswer;
 use Carbon\CarbonImmutable;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Practice\PatientDay;
+use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 
 /** Gathers what the safety rules need to know of a patient from the record. */
@@ -18,13 +20,13 @@ final class PatientFactsOf
     public static function patient(Patient $patient, CarbonImmutable $now): PatientFacts
     {
         $today = $patient->dayOf($now);
-        $answers = $patient->latestScreening?->answers->all() ?? [];
+        $answers = self::answers($patient);
         $pregnancy = array_filter($answers, fn (ScreeningAnswer $answer) => $answer->question === 'flag.pregnancy' && $answer->answer);
         $firstDay = $patient->activeProgramme?->history()->firstDay();
         $measured = MeasureSheet::latest($patient);
 
         return new PatientFacts(
-            flags: array_values(array_filter(array_map(fn (ScreeningAnswer $answer) => $answer->flagInForce($today), $answers))),
+            flags: self::flags($answers, $today),
             age: $patient->ageOn($today),
             pregnancyWeeks: self::weeksNow(array_values($pregnancy)[0] ?? null, $patient, $now),
             limits: new ComfortableLimits($measured['inhale'] ?? null, $measured['hold'] ?? null, $measured['exhale'] ?? null),
@@ -33,6 +35,29 @@ final class PatientFactsOf
             minutesADay: $patient->minutes_a_day === null ? null : (float) $patient->minutes_a_day,
             programmeDay: $firstDay === null ? 0 : max(0, $firstDay->daysUntil($today)),
         );
+    }
+
+    /** Only what the screening and the birth date say: enough to name the flags. */
+    public static function screened(Patient $patient, CarbonImmutable $now): PatientFacts
+    {
+        $today = $patient->dayOf($now);
+
+        return new PatientFacts(flags: self::flags(self::answers($patient), $today), age: $patient->ageOn($today));
+    }
+
+    /** @return list<ScreeningAnswer> */
+    private static function answers(Patient $patient): array
+    {
+        return array_values($patient->latestScreening?->answers->all() ?? []);
+    }
+
+    /**
+     * @param  list<ScreeningAnswer>  $answers
+     * @return list<Flag>
+     */
+    private static function flags(array $answers, PatientDay $today): array
+    {
+        return array_values(array_filter(array_map(fn (ScreeningAnswer $answer) => $answer->flagInForce($today), $answers)));
     }
 
     /** @return array<string, Prescription> by lineage: the exercises as a version prescribes them */

@@ -15,14 +15,14 @@ final class PatientHead
     /** @return list<string> labels of the flags in force today */
     public static function flags(Patient $patient): array
     {
-        return array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::patient($patient, CarbonImmutable::now())->flags());
+        return array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::screened($patient, CarbonImmutable::now())->flags());
     }
 
     /** @return array<string, mixed> */
     public static function of(Patient $patient, CarbonImmutable $now, ?PatientFacts $facts = null): array
     {
-        $patient->loadMissing(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items']);
-        $facts ??= PatientFactsOf::patient($patient, $now);
+        $patient->loadMissing(['latestScreening.answers', 'openRedFlags', 'activeProgramme']);
+        $facts ??= PatientFactsOf::screened($patient, $now);
 
         return [
             'id' => $patient->id,
