@@ -21,6 +21,7 @@ use IvoryPace\Programme\ItemFields;
 use IvoryPace\Programme\ProgrammeDraft;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
+use IvoryPace\Safety\PauseRules;
 use IvoryPace\Safety\RuleBook;
 
 /**
@@ -51,6 +52,7 @@ final class IssueVersion
                 $this->refuse('programme', $latest === null ? 'The programme was closed meanwhile. Look at the Course; begin anew on the Bench if another is to follow.'
                     : "Version {$latest->number} was issued by {$latest->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
             }
+            $this->refuse('programme', $latest === null && $this->isPaused($patient) ? 'An exercise of the last programme is paused, and nobody has looked at it. Do that on the Course first; nothing of yours is lost.' : null);
             $isMaintenance = $programme->is_maintenance ?? $order->maintenance;
             $this->refuse('programme', $isMaintenance && $programme === null && $patient->lastClosedProgramme === null ? 'There is no finished programme to keep up.' : null);
             $draft = ProgrammeDraft::read($this->withLineages($order, $latest), $order->school);
@@ -92,6 +94,11 @@ final class IssueVersion
 
             return $version;
         });
+    }
+
+    private function isPaused(Patient $patient): bool
+    {
+        return $patient->pauses()->goingOn()->limit(20)->pluck('rule')->contains(fn (mixed $rule) => is_string($rule) && PauseRules::barsANewProgramme($rule));
     }
 
     /**

@@ -56,7 +56,8 @@ final readonly class CourseOf
             'ended' => $reading === null ? null : self::ended($reading->programme),
             'span' => $this->span->value,
             'spans' => array_map(fn (Span $each) => ['value' => $each->value, 'label' => $each->label()], Span::cases()),
-            'programme' => fn () => $reading === null ? null : (new AxisOf($reading->file(), $reading->programme, $reading->evidence(), $reading->lines(), $reading->from()))->toArray(),
+            // As an object: Inertia searches arrays through and through for closures, and this is finished.
+            'programme' => fn () => $reading === null ? null : (object) (new AxisOf($reading->file(), $reading->programme, $reading->evidence(), $reading->lines(), $reading->from()))->toArray(),
             'maintenance' => $reading->programme->is_maintenance ?? false,
             'proposals' => fn () => $reading === null || $reading->isClosed() ? [] : ProposalsOf::on($reading->file(), $reading->evidence()),
         ];

@@ -123,12 +123,12 @@ final class CaseloadAndCourseTest extends TestCase
     /** @return list<array<string, mixed>> */
     private function lines(): array
     {
-        return $this->get('/')->assertOk()->viewData('page')['props']['lines'];
+        return $this->props($this->get('/'))['lines'];
     }
 
     /** @return list<array<string, mixed>> */
     private function versions(): array
     {
-        return $this->get("/patients/{$this->patient->id}")->viewData('page')['props']['programme']['versions'];
+        return $this->props($this->get("/patients/{$this->patient->id}"))['programme']['versions'];
     }
 }

@@ -81,6 +81,20 @@ final class MaintenanceTest extends TestCase
         self::assertSame(1, ProgrammeVersion::query()->count());
     }
 
+    public function test_what_was_paused_does_not_come_back_unpaused_in_another_programme(): void
+    {
+        $this->practise(2, ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']);
+        $this->close();
+        $bench = $this->bench('?keep_up=1');
+        $refused = fn () => $this->order($bench)->assertUnprocessable()
+            ->assertJsonPath('errors.programme.0', 'An exercise of the last programme is paused, and nobody has looked at it. Do that on the Course first; nothing of yours is lost.');
+        $refused();
+        $pause = $this->course()['pauses'][0];
+        self::assertSame('PAUSE-TWICE-IN-THREE', $pause['rule']);
+        $this->post("/patients/{$this->patient->id}/pauses/{$pause['id']}/end", ['line' => 'Stood up too soon both times.'])->assertSessionHasNoErrors();
+        $this->order($bench)->assertCreated();
+    }
+
     public function test_without_a_finished_programme_there_is_nothing_to_keep_up(): void
     {
         Programme::query()->update(['closed_on' => '2026-11-02', 'outcome' => 'better']);

@@ -147,7 +147,7 @@ final class OutboxTest extends TestCase
 
         $this->actingAs($this->practitioner, 'practitioner');
         self::assertSame(['get-help', 'says a practice from a signed-out device; accept or refuse it on the Access page.'], array_values(array_intersect_key(
-            $this->get('/')->viewData('page')['props']['lines'][0], ['reason' => 0, 'sentence' => 0],
+            $this->props($this->get('/'))['lines'][0], ['reason' => 0, 'sentence' => 0],
         )));
         $shown = $this->get("/patients/{$this->patient->id}/access")->viewData('page')['props']['kept_aside'];
         self::assertSame('Practice of 20 Nov 2026, 12 breaths, 120 s, stopped: chest pain', $shown[0]['what']);

@@ -237,6 +237,6 @@ final class PracticeTest extends TestCase
     /** @return list<array<string, mixed>> */
     private function caseload(): array
     {
-        return $this->actingAs($this->practitioner, 'practitioner')->get('/')->viewData('page')['props']['lines'];
+        return $this->props($this->actingAs($this->practitioner, 'practitioner')->get('/'))['lines'];
     }
 }

@@ -114,15 +114,25 @@ trait Scenario
         return [...$bundle, ...$day, 'items' => $bundle['items'][$day['version_id'] ?? ''] ?? []];
     }
 
+    /**
+     * @param  TestResponse<Response>  $page
+     * @return array<string, mixed> the page's props, as they arrive
+     */
+    protected function props(TestResponse $page): array
+    {
+        return json_decode(json_encode($page->assertOk()->viewData('page')['props'], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), true, flags: JSON_THROW_ON_ERROR);
+    }
+
     /** @return array<string, mixed> everything on the Course, also what follows when the page has opened */
     protected function course(string $query = ''): array
     {
         $url = "/patients/{$this->patient->id}$query";
-        $page = $this->actingAs($this->practitioner, 'practitioner')->get($url)->assertOk()->viewData('page');
+        $answer = $this->actingAs($this->practitioner, 'practitioner')->get($url);
+        $page = $answer->viewData('page');
         $following = array_merge(...array_values($page['deferredProps'] ?? []));
         $headers = ['X-Inertia' => 'true', 'X-Inertia-Version' => (string) $page['version'], 'X-Inertia-Partial-Component' => 'Course', 'X-Inertia-Partial-Data' => implode(',', $following)];
 
-        return [...$page['props'], ...($following === [] ? [] : $this->get($url, $headers)->assertOk()->json('props'))];
+        return [...$this->props($answer), ...($following === [] ? [] : $this->get($url, $headers)->assertOk()->json('props'))];
     }
 
     /** @param  array<string, mixed>  $log */

@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** When a patient comes next. Times are the clinic's. */
@@ -30,8 +31,10 @@ final class AppointmentController
         if ($at->isAfter(now()->addYear())) {
             throw ValidationException::withMessages(['day' => 'That is more than a year away.']);
         }
-        Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())->update(['cancelled_at' => now()]);
-        Appointment::query()->create(['patient_id' => $patient->id, 'practitioner_id' => $practitioner->id, 'starts_at' => $at]);
+        DB::transaction(function () use ($patient, $practitioner, $at) {
+            Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())->update(['cancelled_at' => now()]);
+            Appointment::query()->create(['patient_id' => $patient->id, 'practitioner_id' => $practitioner->id, 'starts_at' => $at]);
+        });
 
         return back(fallback: "/patients/{$patient->id}")->with('flash', "Next appointment: {$at->setTimezone($zone)->format('D j M, H:i')}.");
     }

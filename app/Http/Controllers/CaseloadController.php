@@ -16,7 +16,8 @@ final class CaseloadController
     public function __invoke(#[CurrentUser] Practitioner $practitioner): Response
     {
         return Inertia::render('Caseload', [
-            'lines' => Caseload::of($practitioner->clinic, now()), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+            // As objects: Inertia searches arrays through and through for closures, and these are finished.
+            'lines' => array_map(fn (array $line) => (object) $line, Caseload::of($practitioner->clinic, now())), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
         ]);
     }
 }

@@ -37,4 +37,13 @@ final class PauseRules
 
         return count($stops) >= self::STOPS && ! $isRecovery ? new PauseDecision(self::TWICE_IN_THREE, everyExercise: false) : null;
     }
+
+    /**
+     * Whether a pause that nobody has looked at stands in the way of another programme, in which the exercise would come
+     * back unpaused. What a new finding brought is looked at by building it: the rules ask for a reason then.
+     */
+    public static function barsANewProgramme(string $rule): bool
+    {
+        return $rule !== self::NEW_FINDING;
+    }
 }

@@ -20,6 +20,13 @@ final class PauseRulesTest extends TestCase
         self::assertTrue($decision->everyExercise);
     }
 
+    public function test_what_a_stop_paused_is_looked_at_before_another_programme(): void
+    {
+        self::assertTrue(PauseRules::barsANewProgramme(PauseRules::GET_HELP));
+        self::assertTrue(PauseRules::barsANewProgramme(PauseRules::TWICE_IN_THREE));
+        self::assertFalse(PauseRules::barsANewProgramme(PauseRules::NEW_FINDING));
+    }
+
     public function test_a_stop_symptom_in_two_of_the_last_three_pauses_that_exercise(): void
     {
         $stop = StopClass::MadeMeStop;

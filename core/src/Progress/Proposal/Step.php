@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Proposal;
 
+use IvoryPace\Exercise\Adjusting;
 use IvoryPace\Exercise\Ladder\Ladder;
 use IvoryPace\Exercise\Ladder\Rung;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\PrescriptionFields;
+use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Item;
 
@@ -23,8 +25,8 @@ final class Step
     }
 
     /**
-     * The rung below: the latest of the earlier forms from which the ladder led to the present one. Null when there is
-     * none, so that it has to be chosen.
+     * The rung below: the latest of the earlier forms from which the ladder led to the present one; where there is none,
+     * what the school does first when it is too hard. Null where that offers nothing either, and for a routine.
      *
      * @param  list<Item>  $earlier  the same lineage in older versions, latest first
      */
@@ -38,7 +40,9 @@ final class Step
             }
         }
 
-        return null;
+        $easier = $item->routine === null ? Adjusting::tooHard($item->prescription, $item->school) : [];
+
+        return $easier === [] ? null : self::with($item, PrescriptionReader::changed($item->prescription, $easier[0]->set), null);
     }
 
     /** What is left of an edited ladder; a generated one is generated anew. */

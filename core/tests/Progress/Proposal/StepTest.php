@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Progress\Proposal;
 
+use IvoryPace\Exercise\Adjusting;
+use IvoryPace\Exercise\PrescriptionFields;
+use IvoryPace\Exercise\PrescriptionReader;
+use IvoryPace\Exercise\School;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use IvoryPace\Progress\Proposal\Step;
@@ -41,9 +45,21 @@ final class StepTest extends TestCase
         self::assertSame($first->summary(), Step::back($second, [$first])?->summary());
 
         // After a step back the harder form is the latest one, and not below.
-        self::assertNull(Step::back($first, [$second]));
+        self::assertNotSame($second->summary(), Step::back($first, [$second])?->summary());
         self::assertSame($first->summary(), Step::back($second, [$this->item(['ratio' => '3:0:3:1', 'position' => 'supine']), $first])?->summary(), 'what does not lead here is passed over');
-        self::assertNull(Step::back($second, []));
+    }
+
+    public function test_where_no_rung_leads_here_the_school_says_what_is_easier(): void
+    {
+        $item = $this->item();
+        foreach (School::cases() as $school) {
+            $mine = $this->item(['school' => $school->value]);
+            $back = Step::back($mine, []);
+            self::assertNotNull($back, $school->value);
+            self::assertSame([$item->lineage, $item->why], [$back->lineage, $back->why]);
+            self::assertEquals(PrescriptionReader::changed($mine->prescription, Adjusting::tooHard($mine->prescription, $school)[0]->set), $back->prescription);
+            self::assertNotSame(PrescriptionFields::write($mine->prescription), PrescriptionFields::write($back->prescription), $school->value);
+        }
     }
 
     public function test_a_routine_has_no_rungs(): void
