@@ -31,4 +31,12 @@ final class Numbers
     {
         return rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
     }
+
+    /** A change, with its sign; 0 has none. */
+    public static function signed(float $change, int $decimals = 2): string
+    {
+        $size = self::print(round(abs($change), $decimals));
+
+        return $size === '0' ? '0' : ($change < 0 ? '−' : '+').$size;
+    }
 }

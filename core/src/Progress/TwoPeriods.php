@@ -61,11 +61,9 @@ final class TwoPeriods
 
     private static function signed(float $change, string $unit = ''): string
     {
-        return match (true) {
-            $change > 0 => '+'.Numbers::print($change).$unit,
-            $change < 0 => '−'.Numbers::print(-$change).$unit,
-            default => 'no change',
-        };
+        $signed = Numbers::signed($change);
+
+        return $signed === '0' ? 'no change' : $signed.$unit;
     }
 
     private static function percent(?float $share): string

@@ -71,7 +71,7 @@
                     </section>
                 {/if}
                 <h2 class="mb-1 text-[1.05rem]">Each version against itself</h2>
-                <VersionTable versions={programme.versions} patientId={patient.id} {query} />
+                <VersionTable versions={programme.versions} shownFrom={programme.from} patientId={patient.id} {query} />
                 {#if !ended}<CloseProgramme patientId={patient.id} {outcomes} id="close" />{/if}
                 {#if programmes.length > 0}
                     <nav aria-label="Programmes" class="mt-4">

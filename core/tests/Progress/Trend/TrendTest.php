@@ -64,7 +64,7 @@ final class TrendTest extends TestCase
     public function test_a_trend_is_said_with_its_numbers_or_that_it_is_too_early(): void
     {
         self::assertSame('Too early: 3 of 7 rated days.', SymptomTrend::sentence([0 => 5, 1 => 4, 2 => 3]));
-        self::assertSame('Falling: -7.0 points a week (95 % interval -7.0 to -7.0; tau -1.00), from 8 rated days.', SymptomTrend::sentence(range(8, 1)));
-        self::assertSame('No clear direction: +0.0 points a week (95 % interval +0.0 to +0.0), from 9 rated days.', SymptomTrend::sentence(array_fill(0, 9, 4)));
+        self::assertSame('Falling: −7 points a week (95 % interval −7 to −7; tau −1), from 8 rated days.', SymptomTrend::sentence(range(8, 1)));
+        self::assertSame('No clear direction: 0 points a week (95 % interval 0 to 0), from 9 rated days.', SymptomTrend::sentence(array_fill(0, 9, 4)));
     }
 }

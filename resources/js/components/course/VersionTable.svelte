@@ -3,7 +3,7 @@
     import { dayMonth, percent, plural, short } from '../../lib/format';
     import type { CourseVersion } from '../../types/course';
 
-    let { versions, patientId, query }: { versions: CourseVersion[]; patientId: string; query: string } = $props();
+    let { versions, shownFrom, patientId, query }: { versions: CourseVersion[]; /** What was before is not counted. */ shownFrom: string; patientId: string; query: string } = $props();
 </script>
 
 <table class="w-full text-[0.925rem]">
@@ -18,7 +18,7 @@
                     {#if version.adherence.share === null}
                         <span class="text-muted">{version.state === 'replaced' ? 'replaced before it began' : version.state === 'before' ? 'before what is shown' : version.state === 'ahead' ? `in force from ${dayMonth(version.from)}` : 'nothing due yet'}</span>
                     {:else}
-                        <strong>{percent(version.adherence.share)}</strong> · {short(version.adherence.credit, 1)} of {version.adherence.due}
+                        <strong>{percent(version.adherence.share)}</strong> · {short(version.adherence.credit, 1)} of {version.adherence.due}{version.from < shownFrom ? `, since ${dayMonth(shownFrom)}` : ''}
                         <span class="block text-[0.8125rem] text-muted">{version.adherence.days_practised} of {plural(version.adherence.days_due, 'day', 'days')}, longest gap {plural(version.adherence.longest_gap, 'day', 'days')}{version.adherence.extras > 0 ? `, ${version.adherence.extras} extra` : ''}</span>
                     {/if}
                 </td>
