@@ -120,6 +120,8 @@ final class MaintenanceTest extends TestCase
         $earlier = $this->course("?programme={$first->id}");
         self::assertSame(['goal reached', 5, '2026-11-06', false], [$earlier['ended']['outcome'], count($earlier['practices']), $earlier['programme']['today'], $earlier['maintenance']]);
         self::assertNotContains(9, array_column($earlier['programme']['ratings'], 'before'));
+        self::assertSame([['name' => 'Extended exhale', 'effect' => 'Tension −2 in the middle of 5 practices; lower after 100 %, higher after 0 %.']], $earlier['effects']);
+        self::assertStringContainsString('Tension −5 in the middle of 4 practices', $present['effects'][0]['effect']);
         self::assertSame([[false, true], [true, false]], array_map(fn (array $each) => [$each['here'], $each['running']], $earlier['programmes']));
 
         $version = "/patients/{$this->patient->id}/versions/1";

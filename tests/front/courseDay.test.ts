@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayLines, unitOf, units } from '../../resources/js/lib/courseDay';
+import { byName, dayLines, unitOf, units } from '../../resources/js/lib/courseDay';
 import type { CourseProgramme } from '../../resources/js/types/course';
 
 const figures = { share: 0.5, credit: 1, due: 2, days_practised: 1, days_due: 1, longest_gap: 0, extras: 0 };
@@ -33,5 +33,12 @@ describe('what is read out of the Course', () => {
         expect(unitOf(weeks, '2026-11-07')).toBe('2026-11-01');
         expect(unitOf(weeks, '2026-11-08')).toBe('2026-11-08');
         expect(words(weeks, '2026-11-01')).toContain('Humming: 5.5 of 7, 1 stopped');
+    });
+});
+
+describe('a row of the table', () => {
+    it('keeps both values where two things have the same name', () => {
+        const row = byName([{ what: 'Extended exhale', value: '2 done' }, { what: 'Session', value: '3' }, { what: 'Extended exhale', value: '1 missed' }]);
+        expect([...row]).toEqual([['Extended exhale', '2 done; 1 missed'], ['Session', '3']]);
     });
 });

@@ -13,11 +13,12 @@ use App\Support\TrendsOf;
 use Closure;
 use IvoryPace\Practice\Share;
 use IvoryPace\Programme\Anchor;
+use IvoryPace\Progress\Trend\BeforeAfter;
 
 /** What stands below the axis of the Course and follows when the page has opened. */
 final class Details
 {
-    public const NAMES = ['programmes', 'stops', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note'];
+    public const NAMES = ['programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note'];
 
     private const LATEST_PRACTICES = 30;
 
@@ -36,6 +37,7 @@ final class Details
         return array_combine(self::NAMES, [
             fn (): array => ProgrammesOf::patient($this->reading->patient, $this->reading->programme),
             fn (): array => array_map(fn (PracticeOnFile $practice) => $this->reading->lines()->stop($this->told()[$practice->id]), $this->stopped()),
+            $this->effects(...),
             fn (): array => TrendsOf::on($this->reading->file(), $this->reading->from()),
             $this->anchors(...),
             $this->putOffs(...),
@@ -76,6 +78,24 @@ final class Details
     {
         return $this->told ??= Practice::query()->whereKey(array_map(fn (PracticeOnFile $practice) => $practice->id, [...$this->latest(), ...$this->stopped()]))
             ->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
+    }
+
+    /** @return list<array{name: string, effect: string}> what each exercise did for the rated symptom, of those that were rated */
+    private function effects(): array
+    {
+        $rated = [];
+        foreach ($this->reading->evidence()->practicesFrom($this->reading->from()) as $practice) {
+            if ($practice->before !== null && $practice->after !== null) {
+                $rated[$practice->record->lineage][] = [$practice->before, $practice->after];
+            }
+        }
+        $symptom = $this->reading->programme->latestVersion()->rated_symptom ?? '';
+        $lines = [];
+        foreach ($rated as $lineage => $pairs) {
+            $lines[] = ['name' => $this->reading->lines()->nameOf((string) $lineage), 'effect' => BeforeAfter::of($pairs)?->sentence($symptom) ?? ''];
+        }
+
+        return $lines;
     }
 
     /** @return list<array{name: string, share: float|null, credit: float, due: int}> */

@@ -1,5 +1,5 @@
 import type { CourseProgramme } from '../types/course';
-import { plusDays } from './axis';
+import { daysBetween, plusDays } from './axis';
 import { short } from './format';
 import { strokesOf, tallyInWords } from './tally';
 
@@ -11,8 +11,7 @@ const within = (date: string, from: string, days: number): boolean => date >= fr
 /** The first day of what is drawn as one: of the week over a long time, else the day itself. */
 export function unitOf(programme: CourseProgramme, date: string): string {
     if (!programme.by_week) return date;
-    const since = Math.round((Date.parse(`${date}T12:00:00Z`) - Date.parse(`${programme.from}T12:00:00Z`)) / 86_400_000);
-    return plusDays(programme.from, Math.floor(since / 7) * 7);
+    return plusDays(programme.from, Math.floor(daysBetween(programme.from, date) / 7) * 7);
 }
 
 /** Every day or week of the axis up to the present one. */
@@ -52,4 +51,11 @@ export function dayLines(programme: CourseProgramme, date: string): DayLine[] {
     for (const measure of programme.measures) for (const point of measure.points) if (within(point.day, date, days)) lines.push({ what: measure.name, value: `${short(point.value, 1)} ${measure.unit}${point.earlier ? ` (${point.earlier})` : ''}` });
     for (const form of programme.questionnaires) for (const point of form.points) if (within(point.day, date, days)) lines.push({ what: form.name, value: `${short(point.value, 1)} of ${form.most}, ${point.band}${point.earlier ? ` (${point.earlier})` : ''}` });
     return lines;
+}
+
+/** The same by name, for a row of a table: what has the same name (two sessions in a week, an exercise prescribed twice) stands in one place. */
+export function byName(lines: DayLine[]): Map<string, string> {
+    const values = new Map<string, string>();
+    for (const { what, value } of lines) values.set(what, [values.get(what), value].filter((each) => each !== undefined).join('; '));
+    return values;
 }

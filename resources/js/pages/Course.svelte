@@ -15,7 +15,7 @@
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
 
-    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, maintenance, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], trends = [], anchors = [], periods, paper, note, programmes = [] }: CourseProps = $props();
+    let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, maintenance, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], effects = [], trends = [], anchors = [], periods, paper, note, programmes = [] }: CourseProps = $props();
 
     /** Leads to what belongs to a closed programme. */
     const query = $derived(ended ? `?programme=${ended.number}` : '');
@@ -100,9 +100,13 @@
                     <h2 class="mt-4 mb-1 text-[1.05rem]">Not today</h2>
                     <ul>{#each put_offs as said, index (index)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{said.reason}</strong> · {said.on}, {said.anchor.toLowerCase()}, {said.exercise}</li>{/each}</ul>
                 {/if}
+                {#if effects.length > 0}
+                    <h2 class="mt-4 mb-1 text-[1.05rem]">Before and after practice</h2>
+                    <ul>{#each effects as each, index (index)}<li class="border-t border-rule py-1.5 text-[0.925rem]"><strong>{each.name}.</strong> {each.effect}</li>{/each}</ul>
+                {/if}
                 {#if trends.length > 0}
                     <h2 class="mt-4 mb-1 text-[1.05rem]">From the diary</h2>
-                    <ul>{#each trends as each (each.name)}<li class="border-t border-rule py-1.5 text-[0.925rem]"><strong>{each.name}.</strong> {each.trend}{#if each.days}<span class="block text-muted">{each.days}</span>{/if}</li>{/each}</ul>
+                    <ul>{#each trends as each, index (index)}<li class="border-t border-rule py-1.5 text-[0.925rem]"><strong>{each.name}.</strong> {each.trend}{#if each.days}<span class="block text-muted">{each.days}</span>{/if}</li>{/each}</ul>
                 {/if}
                 {#if home_checks.length > 0}
                     <h2 class="mt-4 mb-1 text-[1.05rem]">Tapped at home</h2>

@@ -110,6 +110,7 @@ export interface CourseProps {
     note?: { text: string; on: string; session: string } | null;
     stops?: CourseStop[];
     practices?: CoursePractice[];
+    effects?: { name: string; effect: string }[];
     trends?: { name: string; trend: string; days: string | null }[];
     put_offs?: { on: string; exercise: string; anchor: string; reason: string }[];
     home_checks?: { on: string; rate: number; doubtful: number }[];

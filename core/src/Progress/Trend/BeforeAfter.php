@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace IvoryPace\Progress\Trend;
 
 use IvoryPace\Median;
+use IvoryPace\Numbers;
 
 /** What single practices do for the rated symptom: the median change, and the share that got lower. */
 final readonly class BeforeAfter
 {
+    /** Rated practices from which it is put in numbers. */
+    public const LEAST = 4;
+
     private function __construct(public float $median, public float $shareImproved, public float $shareNotWorse, public int $rated)
     {
     }
@@ -27,6 +31,20 @@ final readonly class BeforeAfter
             count(array_filter($changes, fn (int $change) => $change < 0)) / $n,
             count(array_filter($changes, fn (int $change) => $change <= 0)) / $n,
             $n,
+        );
+    }
+
+    /** What was rated before and after the same practices; with few of them, only how many there are. */
+    public function sentence(string $symptom): string
+    {
+        if ($this->rated < self::LEAST) {
+            return "Rated before and after {$this->rated} ".($this->rated === 1 ? 'practice' : 'practices').' only.';
+        }
+        $change = Numbers::signed($this->median);
+
+        return sprintf(
+            '%s %s in the middle of %d practices; lower after %d %%, higher after %d %%.', ucfirst($symptom), $change === '0' ? 'unchanged' : $change,
+            $this->rated, round(100 * $this->shareImproved), round(100 * (1 - $this->shareNotWorse)),
         );
     }
 }

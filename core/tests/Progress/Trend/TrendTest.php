@@ -46,6 +46,9 @@ final class TrendTest extends TestCase
     {
         $effect = BeforeAfter::of([[6, 4], [5, 5], [4, 5], [7, 3]]);
         self::assertSame([-1.0, 0.5, 0.75, 4], [$effect?->median, $effect?->shareImproved, $effect?->shareNotWorse, $effect?->rated]);
+        self::assertSame('Breathlessness −1 in the middle of 4 practices; lower after 50 %, higher after 25 %.', $effect?->sentence('breathlessness'));
+        self::assertSame('Tension unchanged in the middle of 5 practices; lower after 0 %, higher after 20 %.', BeforeAfter::of([[3, 3], [3, 3], [2, 2], [2, 4], [0, 0]])?->sentence('tension'));
+        self::assertSame(['Rated before and after 3 practices only.', 'Rated before and after 1 practice only.'], [BeforeAfter::of([[1, 1], [2, 1], [3, 3]])?->sentence('tension'), BeforeAfter::of([[1, 1]])?->sentence('tension')]);
         self::assertNull(BeforeAfter::of([]));
     }
 

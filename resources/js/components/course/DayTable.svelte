@@ -1,12 +1,12 @@
 <script lang="ts">
-    import { dayLines, units } from '../../lib/courseDay';
+    import { byName, dayLines, units } from '../../lib/courseDay';
     import { dayMonth } from '../../lib/format';
     import type { CourseProgramme } from '../../types/course';
 
     let { programme }: { programme: CourseProgramme } = $props();
 
     let isOpen = $state(false);
-    const rows = $derived(isOpen ? units(programme).reverse().map((date) => ({ date, values: new Map(dayLines(programme, date).map((line) => [line.what, line.value])) })) : []);
+    const rows = $derived(isOpen ? units(programme).reverse().map((date) => ({ date, values: byName(dayLines(programme, date)) })) : []);
     const columns = $derived([...new Set(rows.flatMap((row) => [...row.values.keys()]))]);
 </script>
 

@@ -27,13 +27,13 @@
         <text x="6" y={to - 4} font-size="11.5" fill="#4c6b2f">goal: {goal.measure} {goal.target} or {goal.at_most ? 'less' : 'more'}</text>
     {/if}
     {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="#d9cfba" /><text x="-6" y={y(level) + 4} font-size="11" text-anchor="end" fill="#596159">{level}</text>{/each}
-    {#each programme.diary as line, index (line.name)}
+    {#each programme.diary as line, index (index)}
         {#each unbroken(line.days, GAP_DAYS) as part (part[0]?.[0])}
             <polyline points={part.map(([day, value]) => `${middle(day)},${y(value)}`).join(' ')} fill="none" stroke={INKS[index % INKS.length]} stroke-width="1.7" stroke-dasharray={DASHES[index % DASHES.length]} />
             {#if part.length === 1}{#each part as [day, value] (day)}<circle cx={middle(day)} cy={y(value)} r="2.5" fill={INKS[index % INKS.length]} />{/each}{/if}
         {/each}
     {/each}
-    {#each programme.diary as line, index (line.name)}
+    {#each programme.diary as line, index (index)}
         {@const end = line.days.at(-1)}
         {#if end}<text x={Math.min(middle(end[0]) + 6, width - 4)} y={(ends.get(index) ?? 0) + 4} font-size="12" font-weight="600" text-anchor={middle(end[0]) + 80 > width ? 'end' : 'start'} fill={INKS[index % INKS.length]} stroke="#faf6ec" stroke-width="3" paint-order="stroke">{line.name}</text>{/if}
     {/each}
