@@ -175,12 +175,6 @@ final class Patient extends Row
         return $this->hasMany(Handover::class);
     }
 
-    /** The programme that is to be read: one of the patient's own, or the running one, or the last that was closed. */
-    public function programmeToRead(?int $id): ?Programme
-    {
-        return $id === null ? ($this->activeProgramme ?? $this->lastClosedProgramme) : $this->programmes()->whereKey($id)->first();
-    }
-
     public function clock(): PatientClock
     {
         return PatientClock::in($this->time_zone, $this->day_start);

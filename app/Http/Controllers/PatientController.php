@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\PatientRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Support\AskedProgramme;
 use App\Support\Course\Details;
 use App\Support\Course\Span;
 use App\Support\CourseOf;
@@ -44,9 +45,7 @@ final class PatientController
         $patient->setRelation('clinic', $practitioner->clinic);
         $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
 
-        $programme = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null);
-        abort_if($programme === null && $request->filled('programme'), 404);
-        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']), $programme);
+        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']), AskedProgramme::of($request, $patient));
         $details = $course->details();
 
         // The axis and what is proposed come first; what stands below follows at once.

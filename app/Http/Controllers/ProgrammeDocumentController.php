@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
+use App\Support\AskedProgramme;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,7 +20,7 @@ final class ProgrammeDocumentController
 {
     public function show(Request $request, Patient $patient, int $number): Response
     {
-        $version = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null)?->versions()->with('items')->firstWhere('number', $number);
+        $version = AskedProgramme::of($request, $patient)?->versions()->with('items')->firstWhere('number', $number);
         abort_if($version === null, 404);
         $weeks = $version->ends_on === null ? 52 : (int) ceil(($version->in_force_from->diffInDays($version->ends_on) + 1) / 7);
         $document = new ProgrammeDocument(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Patient;
+use App\Support\AskedProgramme;
 use App\Support\PatientSheet;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -13,7 +14,7 @@ final class SheetController
 {
     public function __invoke(Request $request, Patient $patient, int $number): Response
     {
-        $version = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null)?->versions()->with('items')->firstWhere('number', $number);
+        $version = AskedProgramme::of($request, $patient)?->versions()->with('items')->firstWhere('number', $number);
         abort_if($version === null, 404);
 
         return response(PatientSheet::pdf($version, $patient), 200, [

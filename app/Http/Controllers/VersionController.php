@@ -8,6 +8,7 @@ use App\Actions\IssueFromBench;
 use App\Http\Requests\VersionRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Support\AskedProgramme;
 use App\Support\PatientHead;
 use App\Support\VersionSheet;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -36,7 +37,7 @@ final class VersionController
 
     public function show(Request $request, Patient $patient, int $number): Response
     {
-        $programme = $patient->programmeToRead($request->filled('programme') ? $request->integer('programme') : null);
+        $programme = AskedProgramme::of($request, $patient);
         $version = $programme?->versions()
             ->with(['items', 'practitioner', 'findingReasons.practitioner'])->firstWhere('number', $number);
         abort_if($version === null, 404);
