@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StartSession;
 use App\Support\OurHosts;
 use App\Support\Problems;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession as LaravelsStartSession;
 use Illuminate\Support\Facades\Route;
 
 return Application::configure(basePath: dirname(__DIR__))
@@ -32,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
         $middleware->trustHosts(at: fn () => OurHosts::patterns(), subdomains: false);
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [HandleInertiaRequests::class]);
+        $middleware->web(append: [HandleInertiaRequests::class], replace: [LaravelsStartSession::class => StartSession::class]);
         $middleware->group('patient', [
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,

@@ -30,14 +30,18 @@ final class LeavesTrail
     {
         $patient = $request->route('patient');
         $who = $request->user('practitioner');
-        $what = self::what($request);
-        if ($response->getStatusCode() >= 400 || ! $patient instanceof Patient || ! $who instanceof Practitioner || in_array($what, self::COMPUTES, true)) {
+        if ($response->getStatusCode() >= 400 || ! $patient instanceof Patient || ! $who instanceof Practitioner || self::onlyComputes($request)) {
             return;
         }
         TrailEntry::query()->insertOrIgnore([
             'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $who->id,
-            'kind' => $request->isMethodSafe() ? 'read' : 'write', 'what' => $what, 'at' => now()->startOfMinute(),
+            'kind' => $request->isMethodSafe() ? 'read' : 'write', 'what' => self::what($request), 'at' => now()->startOfMinute(),
         ]);
+    }
+
+    public static function onlyComputes(Request $request): bool
+    {
+        return in_array(self::what($request), self::COMPUTES, true);
     }
 
     private static function what(Request $request): string
