@@ -84,7 +84,7 @@
                 {#if note}
                     <h2 class="mb-1 text-[1.05rem]">Last note · signed {note.on}</h2>
                     <p class="line-clamp-4 text-[0.925rem] whitespace-pre-line">{note.text}</p>
-                    <Link href="/patients/{patient.id}/sessions/{note.session}/note" class="linklike text-[0.9rem]">Read it whole</Link>
+                    <Link href="/patients/{patient.id}/sessions/{note.session}/note" class="linklike text-[0.9rem] print:hidden">Read it whole</Link>
                     <div class="mt-4"></div>
                 {/if}
                 <h2 class="mb-1 text-[1.05rem]">Stops</h2>

@@ -10,7 +10,7 @@
     const columns = $derived([...new Set(rows.flatMap((row) => [...row.values.keys()]))]);
 </script>
 
-<details class="mt-4 border-t border-ink pt-2" ontoggle={(event) => { if (event.currentTarget instanceof HTMLDetailsElement) isOpen = event.currentTarget.open; }}>
+<details class="mt-4 border-t border-ink pt-2 {isOpen ? '' : 'print:hidden'}" ontoggle={(event) => { if (event.currentTarget instanceof HTMLDetailsElement) isOpen = event.currentTarget.open; }}>
     <summary class="linklike cursor-pointer">The same as a table</summary>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div class="mt-1 overflow-x-auto" role="region" aria-label="The Course as a table" tabindex="0">

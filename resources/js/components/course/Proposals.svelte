@@ -14,4 +14,4 @@
     <p class="border-t border-rule py-1.5 text-[0.925rem]"><strong>{proposal.exercise}: {proposal.label.toLowerCase()}.</strong> {proposal.because} <span class="text-[0.8125rem] text-muted">{proposal.rule}</span></p>
 {/each}
 {#if proposals.length === 0}<p class="text-muted">Nothing is proposed for what is used as needed.</p>{/if}
-<p class="mt-1 text-[0.8125rem] text-muted">Nothing is changed by itself. <Link href="/patients/{patientId}/bench" class="linklike">Take to the Bench</Link></p>
+<p class="mt-1 text-[0.8125rem] text-muted print:hidden">Nothing is changed by itself. <Link href="/patients/{patientId}/bench" class="linklike">Take to the Bench</Link></p>
