@@ -1,4 +1,4 @@
-import { addPatient, expect, issueFast, join, makeLink, newName, readyPatient, screen, signIn, test } from './support';
+import { addPatient, expect, issueFast, join, lockScreen, makeLink, newName, readyPatient, screen, signIn, test } from './support';
 
 test('two patients’ devices each see their own practice, and a link works once', async ({ page, phone, watcher }) => {
     const { phone: first } = await readyPatient(page, phone, 'First Wren', '7');
@@ -47,7 +47,7 @@ test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the 
     await mine.getByLabel('PIN', { exact: true }).fill('480153');
     await mine.getByLabel('PIN once more').fill('480153');
     await mine.getByRole('button', { name: 'Keep this PIN' }).click();
-    await mine.getByRole('button', { name: 'Lock' }).click();
+    await lockScreen(mine, watcher);
 
     for (let left = 9; left >= 0; left--) {
         await mine.getByLabel('PIN').fill('000000');

@@ -1,4 +1,4 @@
-import { expect, expectNoAxeViolations, makeLink, readyPatient, signIn, startPlaying, test } from './support';
+import { expect, expectNoAxeViolations, lockScreen, makeLink, readyPatient, signIn, startPlaying, test } from './support';
 
 const ROOMS: Record<string, string[]> = {
     'Bram Fenwick': ['', '/bench', '/screening', '/access', '/versions/2'],
@@ -39,7 +39,7 @@ test('a page that is not there is accessible too', async ({ page, watcher }) => 
     await expectNoAxeViolations(page);
 });
 
-test('every page of the patient is accessible', async ({ page, phone }) => {
+test('every page of the patient is accessible', async ({ page, phone, watcher }) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Axe Wren', '20');
     await expectNoAxeViolations(mine);
     await mine.getByRole('button', { name: /^Begin/ }).first().click();
@@ -60,7 +60,7 @@ test('every page of the patient is accessible', async ({ page, phone }) => {
     await mine.getByRole('button', { name: 'Back to Today' }).click();
     await expect(mine.getByRole('heading', { name: 'Paused' })).toBeVisible();
     await expectNoAxeViolations(mine);
-    await mine.getByRole('button', { name: 'Lock' }).click();
+    await lockScreen(mine, watcher);
     await expect(mine.getByLabel('PIN')).toBeVisible();
     await expectNoAxeViolations(mine);
 

@@ -49,6 +49,8 @@ test('every technique plays to its end with its own cues in order, after a click
             const [key, timeline] = next;
             const mine = await phone.openIn(context);
             await offerAll(mine);
+            // Where the machine stalls, the player waits: that is right, and one goes on.
+            await mine.addLocatorHandler(mine.getByRole('button', { name: 'Go on', exact: true }), (button) => button.click());
             await mine.goto('/my');
             await mine.getByLabel('PIN', { exact: true }).or(mine.getByRole('button', { name: 'Lock' })).waitFor();
             await mine.getByRole('button', { name: `Now Try ${key}`, exact: true }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectNoAxeViolations, join, keepPractice, makeLink, readyOffline, readyPatient, sent, signIn, soundsOf, startPlaying, test } from './support';
+import { expect, expectNoAxeViolations, join, keepPractice, lockScreen, makeLink, readyOffline, readyPatient, sent, signIn, soundsOf, startPlaying, test } from './support';
 
 const suspendSound = (phone: Page) => phone.evaluate(async () => { await (window as unknown as { contexts: AudioContext[] }).contexts.at(-1)?.suspend(); });
 
@@ -11,12 +11,12 @@ async function hide(phone: Page, isHidden: boolean): Promise<void> {
     }, isHidden);
 }
 
-test('as needed: one tap before the PIN, plays first, asks afterwards, and says how long breath took', async ({ page, phone }) => {
+test('as needed: one tap before the PIN, plays first, asks afterwards, and says how long breath took', async ({ page, phone, watcher }) => {
     await signIn(page);
     const record = (await page.getByRole('link', { name: 'Bram Fenwick', exact: true }).getAttribute('href')) ?? '';
     const mine = await phone.open();
     await join(mine, (await makeLink(page, record)).address);
-    await mine.getByRole('button', { name: 'Lock' }).click();
+    await lockScreen(mine, watcher);
     await expect(mine.getByText('When: breath is short on the stairs.')).toBeVisible();
     // An earlier try has used it today as well.
     const used = Number(/(\d) of at most 4/.exec((await mine.locator('main').innerText()))?.[1] ?? 0);

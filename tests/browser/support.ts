@@ -238,3 +238,9 @@ export async function expectNoAxeViolations(page: Page): Promise<void> {
     const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
     expect(result.violations.map((violation) => `${page.url()} ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`)).toEqual([]);
 }
+
+/** Locks the screen by hand. What the page has asked for at that moment is refused, and that is right. */
+export async function lockScreen(phone: Page, watcher: Watch): Promise<void> {
+    watcher.expect(/^answer: 423 GET .*\/api\/v1\/(today|diary|progress|sheet|as-needed|voice)/);
+    await phone.getByRole('button', { name: 'Lock' }).click();
+}

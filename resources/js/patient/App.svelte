@@ -157,7 +157,7 @@
                 trouble = '';
             });
             offset = await clockOffset();
-            void fetchAhead(hasChanged);
+            if (mine === turn) void fetchAhead(hasChanged);
         } catch (problem) {
             if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return mine === turn ? lockedMeanwhile() : undefined;
             isOffline = true;
