@@ -18,6 +18,7 @@ use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\Goal;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
+use IvoryPace\Programme\ProgrammeDates;
 use IvoryPace\Programme\ProgrammeDraft;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
@@ -30,8 +31,6 @@ use IvoryPace\Safety\RuleBook;
  */
 final class IssueVersion
 {
-    private const MOST_DAYS_TO_A_REVIEW = 366;
-
     public function __construct(private readonly SettleFindings $settle)
     {
     }
@@ -62,7 +61,7 @@ final class IssueVersion
             $items = $draft->items();
             $findings = RuleBook::checkProgramme($items, PatientFactsOf::patient($patient, $now), PatientFactsOf::inForce($latest));
             $reasons = $this->reasons($items, $findings, $order->findingReasons);
-            [$from, $ends, $review] = $this->dates($patient, $now, $order, $latest, $isMaintenance);
+            $dates = $this->dates($patient, $now, $order, $latest, $isMaintenance);
             if ($latest !== null && trim((string) $order->reason) === '') {
                 $this->refuse('reason', 'Say in a line why the programme changes.');
             }
@@ -71,9 +70,9 @@ final class IssueVersion
             $version = $programme->versions()->create([
                 'number' => ($latest->number ?? 0) + 1,
                 'practitioner_id' => $by->id,
-                'in_force_from' => $from->date,
-                'ends_on' => $ends?->date,
-                'review_on' => $review->date,
+                'in_force_from' => $dates->from->date,
+                'ends_on' => $dates->ends?->date,
+                'review_on' => $dates->review->date,
                 'rated_symptom' => $order->ratedSymptom,
                 'school' => $draft->school->value,
                 'goal' => $goal?->write(),
@@ -90,7 +89,7 @@ final class IssueVersion
 
             // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
             // old one is still in force, so what was paused stays paused.
-            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($from))->max($now));
+            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now));
 
             return $version;
         });
@@ -172,38 +171,19 @@ final class IssueVersion
         return $reasons;
     }
 
-    /** @return array{PatientDay, PatientDay|null, PatientDay} in force from, ends on, review on */
-    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest, bool $isMaintenance): array
+    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest, bool $isMaintenance): ProgrammeDates
     {
-        $today = $patient->dayOf($now);
-        if ($latest === null) {
-            $from = PatientDay::of($order->startsOn ?? $today->date);
-            $this->refuse('starts_on', match (true) {
-                $from->isBefore($today) => 'The programme cannot start in the past.',
-                $today->daysUntil($from) > 90 => 'The start is more than 90 days away.',
-                default => null,
-            });
-        } else {
-            // The day of change keeps the old dose.
-            $from = $today->next();
-            $before = PatientDay::of($latest->in_force_from->format('Y-m-d'));
-            $from = $from->isBefore($before) ? $before : $from;
-        }
-        $ends = match (true) {
-            $isMaintenance => null,
-            $order->endsOn !== null => PatientDay::of($order->endsOn),
-            default => $from->plusDays($order->weeks * 7 - 1),
+        $dates = ProgrammeDates::from(
+            $patient->dayOf($now), $latest === null ? null : PatientDay::of($latest->in_force_from->format('Y-m-d')), $order->startsOn === null ? null : PatientDay::of($order->startsOn), PatientDay::of($order->reviewOn),
+        );
+        $dates = match (true) {
+            $isMaintenance => $dates,
+            $order->endsOn !== null => $dates->until(PatientDay::of($order->endsOn)),
+            default => $dates->forWeeks($order->weeks),
         };
-        $this->refuse('weeks', $ends?->isBefore($from) === true ? 'The programme has reached its end. Set a new one on the Bench.' : null);
-        $review = PatientDay::of($order->reviewOn);
-        $this->refuse('review_on', match (true) {
-            $review->isBefore($from) => "The review cannot be before the version takes effect on {$from->date}.",
-            $ends === null && $from->daysUntil($review) > self::MOST_DAYS_TO_A_REVIEW => 'What is kept up is looked at once a year at least: choose a review within a year.',
-            $ends !== null && $review->isAfter($ends->next()) => "The review cannot be after the programme ends on {$ends->date}.",
-            default => null,
-        });
+        $this->refuseAll($dates->problems());
 
-        return [$from, $ends, $review];
+        return $dates;
     }
 
     private function refuse(string $field, ?string $message): void

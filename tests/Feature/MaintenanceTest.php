@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Practitioner;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
 use App\Support\Caseload;
@@ -131,6 +132,36 @@ final class MaintenanceTest extends TestCase
         $this->get("$version/sheet.pdf?programme={$first->id}")->assertOk();
         self::assertCount(2, (array) $this->get("$version/programme.json?programme={$first->id}")->assertOk()->json('items.0.anchors'));
         self::assertSame(['', "?programme={$first->id}"], array_column($this->get("/patients/{$this->patient->id}/record")->assertOk()->viewData('page')['props']['versions'], 'query'));
+    }
+
+    public function test_the_patient_has_it_on_those_days_and_nothing_on_the_others(): void
+    {
+        $this->close();
+        $this->fromDevice($this->device()[1]);
+        self::assertSame([], $this->todayOnDevice()['items'], 'home practice ends at once');
+        $this->actingAs($this->practitioner, 'practitioner');
+        $this->order($this->bench('?keep_up=1'))->assertCreated();
+        foreach (['2026-11-02' => 1, '2026-11-03' => 0, '2026-11-04' => 1, '2026-11-07' => 0, '2027-06-11' => 1] as $day => $due) {
+            $this->travelTo("$day 12:00:00");
+            self::assertCount($due, $this->todayOnDevice()['slots'], $day);
+        }
+    }
+
+    public function test_another_clinic_and_a_stranger_reach_no_earlier_programme(): void
+    {
+        $theirs = Programme::query()->sole();
+        $pages = array_map(fn (string $page) => "/patients/{$this->patient->id}$page?programme={$theirs->id}", ['', '/versions/1', '/versions/1/sheet.pdf', '/versions/1/programme.json']);
+        foreach ($pages as $page) {
+            $this->get($page)->assertOk();
+        }
+        $this->actingAs(Practitioner::factory()->create(), 'practitioner');
+        foreach ($pages as $page) {
+            $this->get($page)->assertNotFound();
+        }
+        $this->app?->make('auth')->forgetGuards();
+        foreach ($pages as $page) {
+            $this->get($page)->assertRedirect('/sign-in');
+        }
     }
 
     public function test_a_programme_of_another_patient_is_not_found_by_its_number(): void

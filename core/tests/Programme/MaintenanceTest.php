@@ -55,6 +55,19 @@ final class MaintenanceTest extends TestCase
         self::assertSame([$item->lineage, $item->summary(), 'To sleep again.'], [$kept->lineage, $kept->summary(), $kept->why]);
     }
 
+    public function test_a_routine_is_kept_up_whole_and_an_edited_ladder_goes(): void
+    {
+        $routine = DraftReader::read(['kind' => 'routine', 'routine_name' => 'Evening', 'steps' => [['kind' => 'exercise', 'technique' => 'square']], 'times_a_day' => 2], 'r')->item;
+        self::assertNotNull($routine);
+        $kept = Maintenance::of($routine);
+        self::assertSame(['Evening', 1, 3], [$kept->name(), count($this->slots($kept)), count($this->slots($kept)[0]->weekdays)]);
+        self::assertEquals($routine->routine, $kept->routine);
+
+        $edited = $this->read(['times_a_day' => 1, 'ladder' => [['set' => ['breaths' => 14], 'days' => 3]]]);
+        self::assertNotNull($edited->ladder);
+        self::assertNull(Maintenance::of($edited)->ladder);
+    }
+
     public function test_what_is_used_as_needed_stays(): void
     {
         $item = $this->read(['as_needed' => true, 'use_when' => 'a wave of panic comes', 'daily_most' => 4]);
