@@ -74,7 +74,7 @@ final class AnswerForm
     private function raiseRedFlags(AskedForm $form, array $answers): bool
     {
         $isUrgent = false;
-        foreach ($form->isScreening() ? RedFlag::cases() : [] as $flag) {
+        foreach ($form->isScreening() ? RedFlag::asked() : [] as $flag) {
             if (($answers["red.{$flag->value}"] ?? 0) === 1) {
                 ($this->raise)($form->patient, $flag, 'home');
                 $isUrgent = true;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\FindingReason;
 use App\Models\MadeDecision;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -11,15 +12,19 @@ use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Support\EvidenceOf;
 use App\Support\OnFile;
+use App\Support\PatientFactsOf;
 use App\Support\ProposalOf;
+use App\Support\ReachOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Progress\Proposal\Step;
+use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Session\Decision;
 
 /**
@@ -35,11 +40,11 @@ final class AnswerProposal
     /**
      * The exercise as accepting would make it; null where that has to be chosen on the Bench.
      */
-    public static function changed(ProgrammeItem $row, ProposalKind $kind, Patient $patient): ?Item
+    public static function changed(ProgrammeItem $row, ProposalKind $kind, Patient $patient, Reach $reach, PatientFacts $facts): ?Item
     {
         return match ($kind) {
-            ProposalKind::StepUp => Step::up($row->item()),
-            ProposalKind::StepBack => Step::back($row->item(), self::earlier($row, $patient)),
+            ProposalKind::StepUp => Step::up($row->item(), $reach),
+            ProposalKind::StepBack => Step::back($row->item(), self::earlier($row, $patient), $facts),
             default => null,
         };
     }
@@ -48,8 +53,8 @@ final class AnswerProposal
     public function accept(Patient $patient, Practitioner $by, string $lineage, ProposalKind $shown, int $basedOn): ProgrammeVersion
     {
         return DB::transaction(function () use ($patient, $by, $lineage, $shown, $basedOn) {
-            [$patient, $latest, $row, $proposal] = $this->present($patient, $lineage, $shown, $basedOn);
-            $changed = self::changed($row, $proposal->kind, $patient) ?? $this->refuse('There is no rung to take: change it on the Bench.');
+            [$patient, $latest, $row, $proposal, $file] = $this->present($patient, $lineage, $shown, $basedOn);
+            $changed = self::changed($row, $proposal->kind, $patient, ReachOf::on($file)->reach, PatientFactsOf::patient($patient, $file->now)) ?? $this->refuse('There is no rung to take: change it on the Bench.');
             try {
                 $version = ($this->issue)($patient, $by, $this->order($patient, $latest, $changed, $proposal));
             } catch (ValidationException $problem) {
@@ -70,7 +75,7 @@ final class AnswerProposal
         });
     }
 
-    /** @return array{Patient, ProgrammeVersion, ProgrammeItem, Proposal} as they are now, under a lock: what was shown may have been overtaken */
+    /** @return array{Patient, ProgrammeVersion, ProgrammeItem, Proposal, OnFile} as they are now, under a lock: what was shown may have been overtaken */
     private function present(Patient $patient, string $lineage, ProposalKind $shown, int $basedOn): array
     {
         $patient = Patient::query()->lockForUpdate()->with(['activeProgramme.versions.items', 'activeProgramme.versions.practitioner', 'activeProgramme.versions.findingReasons'])->findOrFail($patient->id);
@@ -89,7 +94,7 @@ final class AnswerProposal
             $this->refuse('What is known has changed since this was shown'.($proposal === null ? '.' : ': now it is “'.$proposal->kind->label().'”.').' Look again.');
         }
 
-        return [$patient, $latest, $row, $proposal];
+        return [$patient, $latest, $row, $proposal, $file];
     }
 
     private function order(Patient $patient, ProgrammeVersion $latest, Item $changed, Proposal $proposal): VersionOrder
@@ -105,23 +110,27 @@ final class AnswerProposal
 
         return new VersionOrder(
             items: $items, weeks: 4, reviewOn: $review, startsOn: null, ratedSymptom: $latest->rated_symptom,
-            reason: "{$proposal->kind->label()} accepted. {$proposal->because}", basedOn: $latest->number, findingReasons: $this->reasonsThatStay($latest, $changed), endsOn: $ends,
-            school: $latest->school->value, goal: $latest->goal ?? [],
+            reason: "{$proposal->kind->label()} accepted. {$proposal->because}", basedOn: $latest->number, findingReasons: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->reason), endsOn: $ends,
+            school: $latest->school->value, goal: $latest->goal ?? [], findingCauses: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->cause ?? []),
             patientNote: (string) __('patient.change.step', ['exercise' => $changed->name(), 'now' => $changed->summary()]),
         );
     }
 
     /**
-     * What was given as a reason for the other exercises still stands; the one that changes is looked at anew.
+     * What was given as a reason for the other exercises still stands, for what it was given for; the one that changes is
+     * looked at anew.
      *
-     * @return array<int, array<string, string|null>> by place of the item and rule
+     * @template T
+     *
+     * @param  callable(FindingReason): T  $of
+     * @return array<int, array<string, T>> by place of the item and rule
      */
-    private function reasonsThatStay(ProgrammeVersion $latest, Item $changed): array
+    private function reasonsThatStay(ProgrammeVersion $latest, Item $changed, callable $of): array
     {
         $reasons = [];
         foreach ($latest->items->values() as $index => $row) {
             foreach ($row->lineage === $changed->lineage ? [] : $latest->findingReasons->where('lineage', $row->lineage) as $given) {
-                $reasons[$index][$given->rule] = $given->reason;
+                $reasons[$index][$given->rule] = $of($given);
             }
         }
 

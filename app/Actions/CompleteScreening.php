@@ -8,8 +8,6 @@ use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Screening;
-use App\Support\PatientFactsOf;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\Screening as Questions;
@@ -39,8 +37,6 @@ final class CompleteScreening
         }
 
         return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms) {
-            $patient->load('latestScreening.answers', 'activeProgramme.versions.items');
-            $before = PatientFactsOf::patient($patient, CarbonImmutable::now());
             $screening = $patient->screenings()->create([
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
             ]);
@@ -51,12 +47,12 @@ final class CompleteScreening
                 'pregnancy_weeks' => $question === 'flag.pregnancy' && $answers[$question] ? $pregnancyWeeks : null,
             ], Questions::keys()));
             $confirms?->update(['settled_at' => now()]);
-            foreach (RedFlag::cases() as $flag) {
+            foreach (RedFlag::asked() as $flag) {
                 if ($answers[Questions::redKey($flag)]) {
                     ($this->raise)($patient, $flag, 'screening');
                 }
             }
-            ($this->recheck)($patient, $before);
+            ($this->recheck)($patient);
 
             return $screening;
         });

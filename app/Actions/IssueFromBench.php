@@ -11,6 +11,7 @@ use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Support\EvidenceOf;
 use App\Support\OnFile;
+use App\Support\PatientFactsOf;
 use App\Support\ProposalOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +38,7 @@ final readonly class IssueFromBench
                 if (MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()) {
                     continue;
                 }
-                $decision = WhatWasDone::to($row->item(), $version->items()->firstWhere('lineage', $row->lineage)?->item(), AnswerProposal::earlier($row, $patient));
+                $decision = WhatWasDone::to($row->item(), $version->items()->firstWhere('lineage', $row->lineage)?->item(), AnswerProposal::earlier($row, $patient), PatientFactsOf::patient($patient, CarbonImmutable::now()));
                 if ($decision !== null) {
                     MadeDecision::query()->create([
                         'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage, 'proposed' => $proposal->kind,

@@ -20,6 +20,7 @@ use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
 use IvoryPace\Programme\ProgrammeDates;
 use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PauseRules;
@@ -31,7 +32,7 @@ use IvoryPace\Safety\RuleBook;
  */
 final class IssueVersion
 {
-    public function __construct(private readonly SettleFindings $settle)
+    public function __construct(private readonly SettleFindings $settle, private readonly RecheckProgramme $recheck)
     {
     }
 
@@ -59,8 +60,9 @@ final class IssueVersion
             [$goal, $goalErrors] = Goal::read($order->goal);
             $this->refuseAll($goalErrors, 'goal.');
             $items = $draft->items();
-            $findings = RuleBook::checkProgramme($items, PatientFactsOf::patient($patient, $now), PatientFactsOf::inForce($latest));
-            $reasons = $this->reasons($items, $findings, $order->findingReasons);
+            $facts = PatientFactsOf::patient($patient, $now);
+            $findings = RuleBook::checkProgramme($items, $facts, PatientFactsOf::inForce($latest));
+            $reasons = $this->reasons($items, $findings, $order);
             $dates = $this->dates($patient, $now, $order, $latest, $isMaintenance);
             if ($latest !== null && trim((string) $order->reason) === '') {
                 $this->refuse('reason', 'Say in a line why the programme changes.');
@@ -90,6 +92,7 @@ final class IssueVersion
             // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
             // old one is still in force, so what was paused stays paused.
             ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now));
+            $this->recheck->remember($patient, $facts);
 
             return $version;
         });
@@ -147,10 +150,9 @@ final class IssueVersion
     /**
      * @param  list<Item>  $items
      * @param  array<string, list<Finding>>  $findings  by lineage
-     * @param  array<int, array<string, string|null>>  $typed  by place of the item and rule
-     * @return list<array{lineage: string, rule: string, message: string, reason: string}>
+     * @return list<array{lineage: string, rule: string, message: string, reason: string, cause: array<string, mixed>}>
      */
-    private function reasons(array $items, array $findings, array $typed): array
+    private function reasons(array $items, array $findings, VersionOrder $order): array
     {
         $reasons = [];
         $missing = [];
@@ -159,11 +161,14 @@ final class IssueVersion
                 if ($finding->level !== Level::NeedsReason) {
                     continue;
                 }
-                $reason = trim((string) ($typed[$index][$finding->rule] ?? ''));
+                $reason = trim((string) ($order->findingReasons[$index][$finding->rule] ?? ''));
+                $typedFor = $order->findingCauses[$index][$finding->rule] ?? null;
                 if (mb_strlen($reason) < 5) {
                     $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” needs a clinical reason, or one of the changes.";
+                } elseif ($typedFor !== null && ! Cause::read($typedFor)->covers($finding->cause)) {
+                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” says more than when its reason was written: {$finding->message} Read it again.";
                 }
-                $reasons[] = ['lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}", 'reason' => $reason];
+                $reasons[] = ['lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}", 'reason' => $reason, 'cause' => $finding->cause->write()];
             }
         }
         $this->refuseAll($missing);

@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Device;
 use App\Models\Patient;
-use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
@@ -18,16 +17,17 @@ use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\InvalidValue;
+use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Item;
-use IvoryPace\Safety\PauseRules;
-use IvoryPace\Safety\StopClass;
 
 /** Stores a practice once, and lets the pausing rules act on it. */
 final class StorePractice
 {
-    private const FURTHEST_BACK_DAYS = 60;
-
     private const LONGEST_S = 4 * 3600;
+
+    public function __construct(private readonly PauseAfterStop $pause)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $log  as validated
@@ -94,7 +94,7 @@ final class StorePractice
                 'stop_class' => $log['stop_class'] ?? null,
                 'stop_symptom' => $log['stop_symptom'] ?? null,
             ]);
-            $this->pauseIfNeeded($patient, $practice, $now, $prescribed->isRecovery());
+            ($this->pause)($patient, $practice, $item);
 
             return [$practice, true];
         });
@@ -139,40 +139,10 @@ final class StorePractice
     {
         $this->refuse($ended < $started, 'ended_at', 'The practice ends before it starts.');
         $this->refuse($ended > $now->addMinutes(5), 'ended_at', 'The practice ends in the future.');
-        $this->refuse($started < $now->subDays(self::FURTHEST_BACK_DAYS), 'started_at', 'The practice is more than '.self::FURTHEST_BACK_DAYS.' days old.');
+        $this->refuse($started < $now->subDays(Windows::WAITS_AT_MOST_DAYS), 'started_at', 'The practice is more than '.Windows::WAITS_AT_MOST_DAYS.' days old.');
         $length = $started->diffInSeconds($ended);
         $this->refuse($length > self::LONGEST_S, 'ended_at', 'The practice is longer than four hours.');
         $this->refuse($secondsDone > $length + 5, 'seconds_done', 'More seconds were practised than passed.');
-    }
-
-    private function pauseIfNeeded(Patient $patient, Practice $practice, CarbonImmutable $now, bool $isRecovery): void
-    {
-        if ($practice->stop_class?->isSymptom() !== true) {
-            return;
-        }
-        $lookedAt = Pause::query()->where('patient_id', $patient->id)
-            ->where(fn ($pause) => $pause->whereNull('lineage')->orWhere('lineage', $practice->lineage))
-            ->where('rule', '!=', PauseRules::NEW_FINDING)->max('until_at');
-        $ends = Practice::query()->where('patient_id', $patient->id)->where('lineage', $practice->lineage)
-            ->when($lookedAt !== null, fn ($query) => $query->where('received_at', '>', $lookedAt))
-            ->orderByDesc('started_at')->orderByDesc('id')->limit(3)->get(['id', 'stop_class'])
-            ->map(fn (Practice $each) => $each->stop_class)->all();
-        // A get-help symptom acts whatever came after it: it may have waited on the device for days.
-        $decision = PauseRules::afterPractice(
-            $practice->stop_class === StopClass::GetHelp ? [$practice->stop_class] : array_values($ends), $isRecovery,
-        );
-        $isPaused = $decision !== null && $patient->pauses()->goingOn()
-            ->when(! $decision->everyExercise, fn ($query) => $query->where(fn ($pause) => $pause->whereNull('lineage')->orWhere('lineage', $practice->lineage)))
-            ->when($decision->everyExercise, fn ($query) => $query->whereNull('lineage'))
-            ->exists();
-        if ($decision !== null && ! $isPaused) {
-            $patient->pauses()->create([
-                'lineage' => $decision->everyExercise ? null : $practice->lineage,
-                'rule' => $decision->rule,
-                'practice_id' => $practice->id,
-                'from_at' => $now,
-            ]);
-        }
     }
 
     private function refuse(bool $wrong, string $field, string $message): void

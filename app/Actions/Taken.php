@@ -14,6 +14,8 @@ use IvoryPace\Assessment\Taking;
 use IvoryPace\Assessment\TappedRate;
 use IvoryPace\Fields;
 use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
+use IvoryPace\Safety\SaturationFall;
 
 /** What was tapped, tried or typed, as one value in the unit of its measure. */
 final readonly class Taken
@@ -37,8 +39,18 @@ final readonly class Taken
             Taking::Ribs => self::ribs($measure, $fields),
             Taking::Rhythm => self::rhythm($fields),
             Taking::Typed => self::typed($measure, $fields),
+            Taking::Fall => self::fall($measure, $fields),
             Taking::Rating => new self((float) $fields->whole('value', 0, 10, 'points'), null, 'rated'),
         };
+    }
+
+    /** @throws InvalidValue */
+    private static function fall(Measure $measure, Fields $fields): self
+    {
+        $lowest = $measure->check($fields->number('lowest', '% at the lowest'));
+        $fall = new SaturationFall($measure->check($fields->number('from', '% before the hold')), $lowest, $fields->numberIn('seconds', 0, 600, 'seconds'));
+
+        return new self($lowest, ['from' => $fall->from, 'seconds' => $fall->seconds, 'words' => 'from '.Numbers::print($fall->from).' %, low for '.Numbers::print($fall->seconds).' s'], 'watched in a hold');
     }
 
     private static function typed(Measure $measure, Fields $fields): self

@@ -18,6 +18,7 @@ use IvoryPace\Safety\Level;
  * @property string $exercise
  * @property string $title
  * @property string $message
+ * @property array<mixed>|null $cause
  * @property string|null $looked_at what was found on looking
  * @property CarbonImmutable $found_at
  * @property CarbonImmutable|null $settled_at
@@ -31,6 +32,6 @@ final class NewFinding extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['level' => Level::class, 'message' => 'encrypted', 'looked_at' => 'encrypted', 'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
+        return ['level' => Level::class, 'message' => 'encrypted', 'cause' => 'array', 'looked_at' => 'encrypted', 'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
     }
 }

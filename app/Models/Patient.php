@@ -33,6 +33,7 @@ use IvoryPace\Practice\PatientDay;
  * @property int|null $own_low_saturation lower end of the patient's own normal range, %
  * @property Collection<int, RaisedRedFlag> $openRedFlags
  * @property Collection<int, NewFinding> $newFindings
+ * @property array<mixed>|null $checked_facts what the rules last knew; null until they have looked
  * @property Programme|null $activeProgramme
  * @property Programme|null $lastClosedProgramme
  */
@@ -109,10 +110,10 @@ final class Patient extends Row
         return $this->hasMany(AccessLink::class);
     }
 
-    /** @return HasMany<RaisedRedFlag, $this> without a recorded action */
+    /** @return HasMany<RaisedRedFlag, $this> of which nobody has said that it may go on */
     public function openRedFlags(): HasMany
     {
-        return $this->redFlags()->whereDoesntHave('actions');
+        return $this->redFlags()->whereDoesntHave('actions', fn ($actions) => $actions->where('outcome', RedFlagAction::MAY_GO_ON));
     }
 
     /** @return HasMany<RaisedRedFlag, $this> */
@@ -193,6 +194,6 @@ final class Patient extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['birth_date' => 'immutable_date', 'contact' => 'encrypted', 'created_at' => 'immutable_datetime'];
+        return ['birth_date' => 'immutable_date', 'contact' => 'encrypted', 'checked_facts' => 'encrypted:array', 'created_at' => 'immutable_datetime'];
     }
 }

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Practice\Pause as CorePause;
+use IvoryPace\Safety\Likeness;
 
 /**
  * @property int $id
@@ -15,10 +16,13 @@ use IvoryPace\Practice\Pause as CorePause;
  * @property string|null $lineage null for every exercise
  * @property string $rule
  * @property int|null $practice_id
+ * @property int|null $raised_red_flag_id
+ * @property array<mixed>|null $likeness what the exercise is like, so that it stays paused under another name or on another line
  * @property string|null $cause what brought it, where it was no practice
  * @property CarbonImmutable $from_at
  * @property CarbonImmutable|null $until_at
  * @property string|null $looked_at
+ * @property int|null $ended_by
  * @property Practice|null $practice
  * @property Practitioner|null $endedBy
  */
@@ -52,14 +56,39 @@ final class Pause extends Row
         $query->where(fn (Builder $pause) => $pause->whereNull('until_at')->orWhere('until_at', '>', $now));
     }
 
-    public function forAdherence(): CorePause
+    /** @return BelongsTo<RaisedRedFlag, $this> */
+    public function redFlag(): BelongsTo
     {
-        return new CorePause($this->lineage, $this->from_at, $this->until_at);
+        return $this->belongsTo(RaisedRedFlag::class, 'raised_red_flag_id');
+    }
+
+    /**
+     * Whether it holds an exercise: every one, this line of a programme, or one that is the same.
+     *
+     * @param  list<Likeness>  $likeness  of the exercise
+     */
+    public function concerns(string $lineage, array $likeness): bool
+    {
+        return $this->lineage === null || $this->lineage === $lineage || Likeness::meet(Likeness::readAll($this->likeness), $likeness);
+    }
+
+    /** @param  array<string, list<Likeness>>  $likenesses  by lineage */
+    public function forAdherence(array $likenesses): CorePause
+    {
+        $lineages = $this->lineage === null ? null : array_map(strval(...), array_keys(array_filter($likenesses, fn (array $likeness, string $lineage) => $this->concerns($lineage, $likeness), ARRAY_FILTER_USE_BOTH)));
+
+        return new CorePause($lineages, $this->from_at, $this->until_at);
+    }
+
+    /** What a practitioner has looked at; a stretch that was only heard of late was looked at by nobody. */
+    public function wasLookedAt(): bool
+    {
+        return $this->until_at !== null && $this->ended_by !== null;
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => 'encrypted'];
+        return ['from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => 'encrypted', 'likeness' => 'array'];
     }
 }

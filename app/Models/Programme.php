@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\History;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Safety\Likeness;
 
 /**
  * @property int $id
@@ -58,6 +59,19 @@ final class Programme extends Row
             array_values($this->versions->map(fn (ProgrammeVersion $version) => $version->forScheduling())->all()),
             $this->closed_on === null ? null : PatientDay::of($this->closed_on->format('Y-m-d')),
         );
+    }
+
+    /** @return array<string, list<Likeness>> by lineage: what its exercises are and were like */
+    public function likenesses(): array
+    {
+        $all = [];
+        foreach ($this->versions as $version) {
+            foreach ($version->items as $row) {
+                $all[$row->lineage] = [...($all[$row->lineage] ?? []), ...$row->likeness()];
+            }
+        }
+
+        return $all;
     }
 
     /** The version in force on a day; the latest one when the programme has not begun. */

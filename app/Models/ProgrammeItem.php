@@ -6,6 +6,7 @@ namespace App\Models;
 
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Likeness;
 use LogicException;
 
 /**
@@ -21,11 +22,20 @@ final class ProgrammeItem extends Row
 
     private ?Item $read = null;
 
+    /** @var list<Likeness>|null */
+    private ?array $likeness = null;
+
     /** The exercise as the core sees it. */
     public function item(): Item
     {
         return $this->read ??= DraftReader::read($this->fields, $this->lineage)->item
             ?? throw new LogicException("Exercise {$this->id} of an issued version cannot be read.");
+    }
+
+    /** @return list<Likeness> what it is like, for pauses and stops */
+    public function likeness(): array
+    {
+        return $this->likeness ??= Likeness::ofItem($this->item());
     }
 
     /** True when both prescribe the same in the same way. */

@@ -9,11 +9,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @property string $action
+ * @property string $outcome waiting, or may-go-on
  * @property CarbonImmutable $recorded_at
  * @property Practitioner $practitioner
  */
 final class RedFlagAction extends Row
 {
+    /** Something was done, and nothing is practised until more is known. */
+    public const WAITING = 'waiting';
+
+    /** It may go on: for every exercise, or for named ones. */
+    public const MAY_GO_ON = 'may-go-on';
+
     public $timestamps = false;
 
     protected $table = 'red_flag_actions';

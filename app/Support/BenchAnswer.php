@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use IvoryPace\Exercise\Change;
+use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Routine\Step;
 use IvoryPace\Programme\Draft;
@@ -19,14 +20,15 @@ final class BenchAnswer
 {
     /**
      * @param  array<string, Prescription>  $inForce  by lineage
+     * @param  Reach  $reach  how far its ladders lead
      * @return array<string, mixed>
      */
-    public static function to(ProgrammeDraft $draft, PatientFacts $patient, array $inForce): array
+    public static function to(ProgrammeDraft $draft, PatientFacts $patient, array $inForce, Reach $reach): array
     {
         $findings = RuleBook::checkProgramme($draft->items(), $patient, $inForce);
 
         return [
-            'items' => array_map(fn (Draft $each, string $id) => self::item($each, $id, $findings[$id] ?? []), $draft->drafts, $draft->ids),
+            'items' => array_map(fn (Draft $each, string $id) => self::item($each, $id, $findings[$id] ?? [], $reach), $draft->drafts, $draft->ids),
             'minutes' => array_values($draft->minutesByWeekday()),
             'school' => $draft->school->value,
             'error' => $draft->error,
@@ -37,10 +39,11 @@ final class BenchAnswer
      * @param  list<Finding>  $findings
      * @return array<string, mixed>
      */
-    private static function item(Draft $draft, string $id, array $findings): array
+    private static function item(Draft $draft, string $id, array $findings, Reach $reach): array
     {
         $item = $draft->item;
         $short = $item?->shortVersion();
+        $ladder = $item?->ladder($reach);
 
         return [
             'id' => $id,
@@ -52,7 +55,7 @@ final class BenchAnswer
             'ridge' => $item === null ? null : Figures::ridge($item),
             'right' => $item === null ? [] : self::right($item),
             'short' => $short === null ? null : ['summary' => $short->summary(), 'seconds' => $short->exerciseSeconds()],
-            'ladder' => $item?->ladder() === null ? null : LadderView::of($item->ladder(), $item->ladder !== null),
+            'ladder' => $item === null || $ladder === null ? null : LadderView::of($ladder, $item->ladder !== null),
             'findings' => array_map(self::finding(...), $findings),
         ];
     }
@@ -78,6 +81,7 @@ final class BenchAnswer
             'message' => $finding->message,
             'field' => $finding->field,
             'basis' => $finding->basis,
+            'cause' => $finding->cause->write(),
             'changes' => array_map(
                 fn (Change $change) => ['label' => $change->label, 'set' => (object) $change->set, 'add' => $change->add], $finding->changes,
             ),

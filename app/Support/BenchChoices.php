@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\Clinic;
 use IvoryPace\Breath\Counting;
 use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\Fade;
 use IvoryPace\Exercise\Gaze;
@@ -99,7 +100,7 @@ final class BenchChoices
             'has_ratio' => $technique->hasRatio(),
             'length' => $technique->length->value,
             'is_recovery' => $technique->isRecovery,
-            'is_paced' => $technique->length !== Length::Minutes && ! $technique->scansBody && ! $technique->isRecovery,
+            'is_paced' => $technique->length !== Length::Minutes && ! in_array(Demand::ScansBody, $technique->demands, true) && ! $technique->isRecovery,
             'parameters' => array_values(array_map(fn (Parameter $parameter) => [
                 'name' => $parameter->name, 'label' => $parameter->label, 'choices' => $parameter->choices,
             ], $technique->parameters)),

@@ -35,7 +35,7 @@ final class BenchPage
         };
         $draft = ProgrammeDraft::read($items, $before?->school->value ?? $patient->clinic->school->value);
         $facts = PatientFactsOf::patient($patient, $now);
-        $answer = BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($latest));
+        $answer = BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($latest), ReachOf::reach($patient, $facts, now()));
 
         return [
             'patient' => PatientHead::of($patient, $now, $facts),

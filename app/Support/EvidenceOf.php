@@ -9,6 +9,7 @@ use App\Models\ProgrammeItem;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\Proposal\Proposal;
+use IvoryPace\Safety\Likeness;
 use IvoryPace\Session\Evidence;
 use IvoryPace\Session\RatedPractice;
 
@@ -71,6 +72,22 @@ final class EvidenceOf
     public function practicesOf(ProgrammeItem $item, PatientDay $from): array
     {
         return array_values(array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage));
+    }
+
+    /**
+     * What was stopped of the same exercise, on whichever line it stands: stops count together.
+     *
+     * @return list<PracticeOnFile>
+     */
+    public function practicesLike(ProgrammeItem $item, PatientDay $from): array
+    {
+        $practices = array_values(array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()));
+        if ($practices === []) {
+            return [];
+        }
+        $same = array_filter($this->programme->likenesses(), fn (array $likeness) => Likeness::meet($likeness, $item->likeness()));
+
+        return array_values(array_filter($practices, fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage || isset($same[$practice->record->lineage])));
     }
 
     /** The day from which the exercise has been prescribed as it is now. */

@@ -9,6 +9,7 @@ use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
 use IvoryPace\Assessment\Measure;
+use stdClass;
 
 /** Last and first value of each measure, and how they were taken. */
 final class MeasureSheet
@@ -64,21 +65,24 @@ final class MeasureSheet
         return $kind($a) === $kind($b);
     }
 
+    /** Questionnaires whose score the rules look at. */
+    private const SCORES = ['nijmegen', 'mmrc'];
+
     /**
      * What the rules look at, in one query: it is asked at every key press on the Bench.
      *
-     * @return array<string, float> the latest resting rate, comfortable limits and Nijmegen score, as far as there are any
+     * @return array<string, stdClass> the latest of each, by measure or questionnaire: value, at, details
      */
     public static function latest(Patient $patient): array
     {
-        $nijmegen = AskedForm::query()->toBase()->selectRaw("'nijmegen' as measure, score as value, completed_at as at, 0 as id")
-            ->where('patient_id', $patient->id)->where('form', 'nijmegen')->whereNotNull('completed_at')->whereNotNull('score');
-        $rows = Measurement::query()->toBase()->selectRaw('measure, value, measured_at as at, id')->where('patient_id', $patient->id)
-            ->whereIn('measure', [Measure::RestingRate->value, Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value])
-            ->unionAll($nijmegen)->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get();
+        $scores = AskedForm::query()->toBase()->selectRaw('form as measure, score as value, completed_at as at, 0 as id, null as details')
+            ->where('patient_id', $patient->id)->whereIn('form', self::SCORES)->whereNotNull('completed_at')->whereNotNull('score');
+        $rows = Measurement::query()->toBase()->selectRaw('measure, value, measured_at as at, id, if(measure = ?, details, null) as details', [Measure::SaturationFall->value])->where('patient_id', $patient->id)
+            ->whereIn('measure', array_map(fn (Measure $measure) => $measure->value, Measure::ofRules()))
+            ->unionAll($scores)->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get();
         $latest = [];
         foreach ($rows as $row) {
-            $latest[(string) $row->measure] ??= (float) $row->value;
+            $latest[(string) $row->measure] ??= $row;
         }
 
         return $latest;

@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection as SupportCollection;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Assessment\Measure;
+use IvoryPace\Exercise\Ladder\HomeCeiling;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\Proposal\Proposal;
 use stdClass;
@@ -39,6 +41,9 @@ final readonly class OnFile
 
     private const MOST_FORMS = 200;
 
+    /** What was enough longer ago says nothing about now. */
+    private const ENOUGH_DAYS = 90;
+
     /**
      * @param  Programme|null  $programme  that is looked at: the running one, unless another was asked for
      * @param  list<PracticeOnFile>  $practices  in order
@@ -48,6 +53,8 @@ final readonly class OnFile
      * @param  Collection<int, ChosenSymptom>  $symptoms
      * @param  Collection<int, AskedForm>  $scored  questionnaires with a score, in order
      * @param  Collection<int, MadeDecision>  $decisions  that still hold
+     * @param  array<string, stdClass>  $measured  the latest of what limits a ladder, by measure: value, at
+     * @param  list<stdClass>  $enough  the latest practices that were long enough, latest first
      */
     private function __construct(
         public Patient $patient,
@@ -65,6 +72,8 @@ final readonly class OnFile
         public ?stdClass $aside,
         public ?CarbonImmutable $screeningSentAt,
         public ?Programme $lastClosed,
+        public array $measured,
+        public array $enough,
     ) {
     }
 
@@ -117,6 +126,8 @@ final readonly class OnFile
         $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
             ->where('completed_at', '<=', $now)->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
         $decisions = self::byPatient(MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))->orderBy('id')->limit($many * 100)->get());
+        $measured = self::measured(array_values($ids), $now);
+        $enough = self::enough(array_values($ids), $now);
         [$access, $aside, $sent, $lastClosed] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect()];
 
         $files = [];
@@ -126,7 +137,7 @@ final readonly class OnFile
             $files[$id] = new self(
                 $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme, array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
-                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id),
+                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [],
             );
         }
 
@@ -171,6 +182,40 @@ final readonly class OnFile
         $beginning = $first < $from ? $days()->where('day', '<', $from)->limit(self::FIRST_DIARY_DAYS)->get($columns) : collect();
 
         return $beginning->concat($days()->where('day', '>=', $from)->limit(self::MOST_DIARY_DAYS)->get($columns))->groupBy('patient_id');
+    }
+
+    /**
+     * The latest of each measure that limits a ladder.
+     *
+     * @param  list<mixed>  $ids
+     * @return array<array-key, array<string, stdClass>> by patient and measure
+     */
+    private static function measured(array $ids, CarbonImmutable $now): array
+    {
+        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)->whereIn('measure', [Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value, Measure::Ceiling->value])->where('measured_at', '<=', $now)
+            ->selectRaw('patient_id, measure, value, measured_at as at, row_number() over (partition by patient_id, measure order by measured_at desc, id desc) as place');
+        $latest = [];
+        foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids) * 4)->get() as $row) {
+            $latest[(string) $row->patient_id][(string) $row->measure] = $row;
+        }
+
+        return $latest;
+    }
+
+    /**
+     * @param  list<mixed>  $ids
+     * @return array<array-key, list<stdClass>> by patient, latest first
+     */
+    private static function enough(array $ids, CarbonImmutable $now): array
+    {
+        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)->where('started_at', '>=', $now->subDays(self::ENOUGH_DAYS))
+            ->selectRaw('patient_id, programme_version_id, lineage, enough_step, tempo, row_number() over (partition by patient_id order by started_at desc, id desc) as place');
+        $latest = [];
+        foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', HomeCeiling::LATEST)->orderBy('place')->limit(count($ids) * HomeCeiling::LATEST)->get() as $row) {
+            $latest[(string) $row->patient_id][] = $row;
+        }
+
+        return $latest;
     }
 
     /**

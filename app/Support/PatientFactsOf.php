@@ -13,6 +13,8 @@ use IvoryPace\Exercise\Prescription;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\SaturationFall;
+use stdClass;
 
 /** Gathers what the safety rules need to know of a patient from the record. */
 final class PatientFactsOf
@@ -24,16 +26,20 @@ final class PatientFactsOf
         $pregnancy = array_filter($answers, fn (ScreeningAnswer $answer) => $answer->question === 'flag.pregnancy' && $answer->answer);
         $firstDay = $patient->activeProgramme?->history()->firstDay();
         $measured = MeasureSheet::latest($patient);
+        $value = fn (string $of): ?float => isset($measured[$of]) ? (float) $measured[$of]->value : null;
 
         return new PatientFacts(
             flags: self::flags($answers, $today),
             age: $patient->ageOn($today),
             pregnancyWeeks: self::weeksNow(array_values($pregnancy)[0] ?? null, $patient, $now),
-            limits: new ComfortableLimits($measured['inhale'] ?? null, $measured['hold'] ?? null, $measured['exhale'] ?? null),
-            restingRate: $measured['resting-rate'] ?? null,
-            nijmegen: isset($measured['nijmegen']) ? (int) round($measured['nijmegen']) : null,
+            limits: new ComfortableLimits($value('inhale'), $value('hold'), $value('exhale')),
+            restingRate: $value('resting-rate'),
+            nijmegen: self::whole($value('nijmegen')),
             minutesADay: $patient->minutes_a_day === null ? null : (float) $patient->minutes_a_day,
             programmeDay: $firstDay === null ? 0 : max(0, $firstDay->daysUntil($today)),
+            mmrc: self::whole($value('mmrc')),
+            saturationFall: self::fall($measured['saturation-fall'] ?? null, $patient),
+            ceiling: $value('ceiling'),
         );
     }
 
@@ -72,6 +78,19 @@ final class PatientFactsOf
         }
 
         return $prescriptions;
+    }
+
+    private static function whole(?float $score): ?int
+    {
+        return $score === null ? null : (int) round($score);
+    }
+
+    private static function fall(?stdClass $row, Patient $patient): ?SaturationFall
+    {
+        $details = $row === null ? null : json_decode((string) $row->details, true);
+
+        return $row === null || ! is_array($details) ? null
+            : new SaturationFall((float) $details['from'], (float) $row->value, (float) $details['seconds'], $patient->own_low_saturation === null ? null : (float) $patient->own_low_saturation);
     }
 
     /** The weeks of a pregnancy go on counting after the screening. */

@@ -12,11 +12,13 @@ use App\Models\ProgrammeItem;
 use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Questionnaire;
+use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Goal;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalFacts;
 use IvoryPace\Progress\Proposal\ProposalKind;
 use IvoryPace\Progress\Proposal\ReliablyWorse;
+use IvoryPace\Progress\Proposal\Step;
 use IvoryPace\Progress\Proposal\Worsening;
 use IvoryPace\Safety\PauseRules;
 
@@ -28,6 +30,8 @@ final class ProposalOf
     public readonly ?Worsening $worse;
 
     private int $goalDays;
+
+    private ?ReachOf $reach = null;
 
     private function __construct(private readonly OnFile $file, private readonly EvidenceOf $evidence)
     {
@@ -72,39 +76,82 @@ final class ProposalOf
         $from = $this->evidence->windowOf($row);
         $practices = $this->evidence->practicesOf($row, $from);
         $pick = fn (callable $of): array => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
-        $next = $item->ladder()?->next();
+        $reach = $this->reach ??= ReachOf::on($this->file);
+        $next = $item->ladder($reach->reach)?->nextWithin($reach->reach);
+        [$heldBackBy, $measuredDaysAgo] = $next === null ? $reach->inWords(Step::heldBackBy($item, $reach->reach)) : ['', null];
 
         return Proposal::for(new ProposalFacts(
             getHelp: $this->getHelp,
             worse: $this->worse,
             days: max(0, $this->evidence->changedOn($row)->daysUntil($this->file->today)),
             practices: count($practices),
-            stops: count(array_filter($practices, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
+            stops: count(array_filter($this->evidence->practicesLike($row, $from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
             efforts: $pick(fn (PracticeOnFile $practice) => $practice->effort),
             smooth: $pick(fn (PracticeOnFile $practice) => $practice->smooth === null ? null : $practice->smooth === 'yes'),
             ratings: $pick(fn (PracticeOnFile $practice) => $practice->before === null || $practice->after === null ? null : [$practice->before, $practice->after]),
-            adherence: $this->evidence->adherence->ofItem($row->lineage, $from, $this->file->today)->share(),
+            adherence: $this->evidence->adherence->ofItem($row->lineage, $from, $this->file->today)->fraction(),
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
             isAtCap: $next === null,
             isMaintenance: $this->file->programme->is_maintenance ?? false,
+            ratesSymptom: trim($this->file->programme?->latestVersion()->rated_symptom ?? '') !== '',
+            slight: count(array_filter($practices, fn (PracticeOnFile $practice) => $practice->slight)),
+            neededLately: $this->needed(0),
+            neededBefore: $this->needed(Windows::LATELY_DAYS),
+            daysSinceStop: $this->daysSinceStop(),
+            heldBackBy: $heldBackBy,
+            measuredDaysAgo: $measuredDaysAgo,
         ), $this->file->patient->clinic->thresholds());
+    }
+
+    /** Uses as needed in the seven days that end so many days ago. */
+    private function needed(int $daysAgo): int
+    {
+        $last = $this->file->today->plusDays(-$daysAgo);
+        $first = $last->plusDays(1 - Windows::LATELY_DAYS);
+        $lineages = [];
+        foreach ($this->file->programme->versions ?? [] as $version) {
+            foreach ($version->items as $row) {
+                if ($row->item()->asNeeded !== null) {
+                    $lineages[$row->lineage] = true;
+                }
+            }
+        }
+
+        return count(array_filter($this->file->practices, fn (PracticeOnFile $practice) => isset($lineages[$practice->record->lineage]) && ! $practice->day->isBefore($first) && ! $practice->day->isAfter($last)));
+    }
+
+    private function daysSinceStop(): ?int
+    {
+        $latest = null;
+        foreach ($this->file->practices as $practice) {
+            if ($practice->isStoppedForSymptom()) {
+                $latest = $practice->day->daysUntil($this->file->today);
+            }
+        }
+
+        return $latest;
     }
 
     private function worseSymptom(): ?Worsening
     {
         $first = $this->file->programme?->history()->firstDay() ?? $this->file->today;
+        $rated = [];
         foreach ($this->file->symptoms as $symptom) {
+            $rated[] = [$symptom->name, fn (DiaryOnFile $entry) => $entry->rating($symptom), false];
+        }
+        $rated[] = ['sleep', fn (DiaryOnFile $entry) => $entry->sleep, true];
+        foreach ($rated as [$name, $of, $lessIsWorse]) {
             $ratings = [];
             foreach ($this->file->diary as $entry) {
-                $rating = $entry->rating($symptom);
+                $rating = $of($entry);
                 if ($rating !== null) {
                     $ratings[$first->daysUntil($entry->day)] = $rating;
                 }
             }
-            $worse = ReliablyWorse::of($ratings);
+            $worse = ReliablyWorse::of($ratings, $lessIsWorse);
             if ($worse !== null) {
-                return Worsening::rating($symptom->name, $worse['then'], $worse['now']);
+                return Worsening::rating($name, $worse['then'], $worse['now'], $worse['over']);
             }
         }
 

@@ -11,6 +11,7 @@ use App\Models\RedFlagAction;
 use App\Models\Screening;
 use App\Models\ScreeningAnswer;
 use Carbon\CarbonImmutable;
+use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Screening as Questions;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\RedFlag;
@@ -31,7 +32,7 @@ final class ScreeningForm
         return [
             ['title' => 'Refer first', 'red' => true, 'questions' => array_map(fn (RedFlag $flag) => [
                 'key' => Questions::redKey($flag), 'text' => $flag->question(), 'note' => $flag->note(),
-            ], RedFlag::cases()), 'source' => 'Each asked and answered by itself. Limits of the last four: '.RedFlag::LIMITS_SOURCE],
+            ], RedFlag::asked()), 'source' => 'Each asked and answered by itself. Limits of the last four: '.EarlyWarning::SOURCE],
             ...array_map(fn (string $title, array $questions) => ['title' => $title, 'red' => false, 'source' => '', 'questions' => $questions], array_keys($groups), $groups),
         ];
     }

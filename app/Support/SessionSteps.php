@@ -10,6 +10,7 @@ use App\Models\ProgrammeItem;
 use Carbon\CarbonImmutable;
 use DateTimeZone;
 use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Item;
 use IvoryPace\Session\Decision;
@@ -117,18 +118,16 @@ final class SessionSteps
             'items' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => [
                 'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(), 'as_needed' => $row->item()->asNeeded !== null,
                 'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
-                'next' => self::nextRung($row->item()),
+                'next' => self::nextRung($row->item(), ReachOf::on($file)->reach),
                 'proposal' => ($proposal = $proposals?->item($row)) === null ? null : ['kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule()],
             ], self::rows($patient)),
         ];
     }
 
-    /** What the ladder would ask next; null at its top. */
-    private static function nextRung(Item $item): ?string
+    /** What the ladder would ask next; null at its top, and where it would lead too far. */
+    private static function nextRung(Item $item, Reach $reach): ?string
     {
-        $next = $item->ladder()->rungs[1] ?? null;
-
-        return $next?->change();
+        return $item->ladder($reach)?->nextWithin($reach)?->change();
     }
 
     /** @return array<string, mixed> */

@@ -27,9 +27,18 @@ final class Numbers
         return (float) $text;
     }
 
+    /** As people read them: at most two decimals and no needless ones: 7, 7.5, 0.71. */
     public static function print(float $value): string
     {
-        return rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
+        $text = rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
+
+        return $text === '-0' ? '0' : $text;
+    }
+
+    /** The same as a number, for what is drawn or put into words elsewhere. */
+    public static function round(float $value, int $decimals = 2): float
+    {
+        return round($value, min(2, $decimals)) + 0.0;
     }
 
     /** A change, with its sign; 0 has none. */

@@ -8,6 +8,7 @@ use App\Models\Patient;
 use App\Support\BenchAnswer;
 use App\Support\BenchPage;
 use App\Support\PatientFactsOf;
+use App\Support\ReachOf;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -27,8 +28,8 @@ final class BenchController
         $patient->load('latestScreening.answers', 'activeProgramme.versions.items');
         $draft = ProgrammeDraft::read($request->array('items'), $request->string('school')->value() ?: null);
 
-        return response()->json(BenchAnswer::to(
-            $draft, PatientFactsOf::patient($patient, now()), PatientFactsOf::inForce($patient->activeProgramme?->latestVersion()),
-        ));
+        $facts = PatientFactsOf::patient($patient, now());
+
+        return response()->json(BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($patient->activeProgramme?->latestVersion()), ReachOf::reach($patient, $facts, now())));
     }
 }

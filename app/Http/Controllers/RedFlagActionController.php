@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\LineRequest;
+use App\Actions\ActOnRedFlag;
+use App\Http\Requests\RedFlagActionRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\RaisedRedFlag;
@@ -13,12 +14,10 @@ use Illuminate\Http\RedirectResponse;
 
 final class RedFlagActionController
 {
-    public function store(LineRequest $request, Patient $patient, RaisedRedFlag $flag, #[CurrentUser] Practitioner $practitioner): RedirectResponse
+    public function store(RedFlagActionRequest $request, Patient $patient, RaisedRedFlag $flag, #[CurrentUser] Practitioner $practitioner, ActOnRedFlag $act): RedirectResponse
     {
         abort_unless($flag->patient_id === $patient->id, 404);
-        $flag->actions()->create([
-            'practitioner_id' => $practitioner->id, 'action' => $request->line(), 'recorded_at' => now(),
-        ]);
+        $act($patient, $flag, $practitioner, $request->line(), $request->outcome(), $request->lineages());
 
         return back(fallback: "/patients/{$patient->id}/screening")->with('flash', 'Action recorded.');
     }

@@ -30,6 +30,9 @@ final class VersionRequest extends FormRequest
             'finding_reasons' => ['sometimes', 'array'],
             'finding_reasons.*' => ['array'],
             'finding_reasons.*.*' => ['nullable', 'string', 'max:2000'],
+            'finding_causes' => ['sometimes', 'array', 'max:50'],
+            'finding_causes.*' => ['array', 'max:60'],
+            'finding_causes.*.*' => ['nullable', 'array', 'max:2'],
         ];
     }
 
@@ -58,6 +61,7 @@ final class VersionRequest extends FormRequest
             goal: $this->array('goal'),
             patientNote: $this->filled('patient_note') ? $this->string('patient_note')->trim()->value() : null,
             maintenance: $this->boolean('maintenance'),
+            findingCauses: $this->array('finding_causes'),
         );
     }
 }

@@ -9,7 +9,9 @@ use App\Models\MadeDecision;
 use App\Models\ProgrammeItem;
 use App\Support\EvidenceOf;
 use App\Support\OnFile;
+use App\Support\PatientFactsOf;
 use App\Support\ProposalOf;
+use App\Support\ReachOf;
 use IvoryPace\Progress\Proposal\ProposalKind;
 
 /** What is proposed for each exercise, with what accepting would make of it, and what was last decided. */
@@ -30,7 +32,7 @@ final class ProposalsOf
             $lines[] = [
                 'lineage' => $row->lineage, 'exercise' => $row->item()->name(), 'now' => $row->item()->summary(), 'based_on' => $latest->number,
                 'kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule(),
-                'asks' => $proposal->kind->asksForDecision(), 'finishes' => $proposal->kind === ProposalKind::Finish,
+                'asks' => $proposal->kind->asksForDecision(), 'finishes' => $proposal->kind === ProposalKind::Finish, 'measures' => $proposal->kind === ProposalKind::MeasureAgain,
                 'accepted' => self::accepted($row, $proposal->kind, $file),
                 'decided' => $decided === null ? null : ['what' => $decided->decided->label(), 'on' => $decided->decided_at->setTimezone($file->patient->clinic->time_zone)->format('j M'), 'reason' => $decided->reason],
             ];
@@ -42,6 +44,7 @@ final class ProposalsOf
     /** The exercise as it would be; null where it has to be chosen. */
     private static function accepted(ProgrammeItem $row, ProposalKind $kind, OnFile $file): ?string
     {
-        return AnswerProposal::changed($row, $kind, $file->patient)?->summary();
+        return in_array($kind, [ProposalKind::StepUp, ProposalKind::StepBack], true)
+            ? AnswerProposal::changed($row, $kind, $file->patient, ReachOf::on($file)->reach, PatientFactsOf::patient($file->patient, $file->now))?->summary() : null;
     }
 }

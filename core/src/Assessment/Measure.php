@@ -23,6 +23,9 @@ enum Measure: string
     case Systolic = 'systolic';
     case Diastolic = 'diastolic';
     case PeakFlow = 'peak-flow';
+    case PeakFlowBest = 'peak-flow-best';
+    /** The lowest saturation seen during a hold or retention; never one at rest. */
+    case SaturationFall = 'saturation-fall';
     case Symptom = 'symptom';
 
     /** @return list<self> those that every patient has; symptoms are chosen for each */
@@ -38,6 +41,12 @@ enum Measure: string
         return $measures;
     }
 
+    /** @return list<self> whose latest value the safety rules and ladders look at */
+    public static function ofRules(): array
+    {
+        return [self::RestingRate, self::Inhale, self::Hold, self::Exhale, self::Ceiling, self::SaturationFall];
+    }
+
     /** How it is taken. */
     public function how(): Taking
     {
@@ -49,6 +58,7 @@ enum Measure: string
             self::RibExpansion => Taking::Ribs,
             self::Rhythm => Taking::Rhythm,
             self::Symptom => Taking::Rating,
+            self::SaturationFall => Taking::Fall,
             default => Taking::Typed,
         };
     }
@@ -69,6 +79,8 @@ enum Measure: string
             self::Systolic => 'Systolic pressure',
             self::Diastolic => 'Diastolic pressure',
             self::PeakFlow => 'Peak flow',
+            self::PeakFlowBest => 'Personal best of peak flow',
+            self::SaturationFall => 'Lowest saturation in a hold',
             self::Symptom => 'Symptom',
         };
     }
@@ -82,9 +94,9 @@ enum Measure: string
             self::RibExpansion => 'cm',
             self::Rhythm => 'sighs in 5 min',
             self::Pulse => 'beats/min',
-            self::Saturation => '%',
+            self::Saturation, self::SaturationFall => '%',
             self::Systolic, self::Diastolic => 'mmHg',
-            self::PeakFlow => 'l/min',
+            self::PeakFlow, self::PeakFlowBest => 'l/min',
             self::Symptom => 'of 10',
         };
     }
@@ -100,38 +112,42 @@ enum Measure: string
             self::RibExpansion => [0, 20],
             self::Rhythm => [0, 50],
             self::Pulse => [20, 250],
-            self::Saturation => [50, 100],
+            self::Saturation, self::SaturationFall => [50, 100],
             self::Systolic => [50, 280],
             self::Diastolic => [20, 180],
-            self::PeakFlow => [30, 900],
+            self::PeakFlow, self::PeakFlowBest => [30, 900],
             self::Symptom => [0, 10],
         };
     }
 
     /**
-     * Outside of these it is asked once more. Rate, pulse, saturation and pressure: the limits at which the Royal College
-     * of Physicians' NEWS 2 (2017, from memory) gives its highest score; the others are common practice.
+     * Outside of these it is asked once more. Rate, pulse, saturation and systolic pressure: {@see EarlyWarning}; the others
+     * are common practice.
      *
      * @return array{float, float}
      */
     public function usual(): array
     {
-        return match ($this) {
-            self::RestingRate => [9, 24],
+        [$min, $max] = $this->possible();
+        $urgent = EarlyWarning::range($this);
+
+        return $urgent !== null ? [(float) $urgent[0], (float) min($max, $urgent[1])] : match ($this) {
             self::Inhale => [1.5, 12],
             self::Hold => [1, 40],
             self::Exhale => [2, 40],
             self::Ceiling => [2, 15],
-            self::HandCheck => [0, 100],
             self::RibExpansion => [1, 9],
             self::Rhythm => [0, 20],
-            self::Pulse => [41, 130],
-            self::Saturation => [92, 100],
-            self::Systolic => [91, 219],
             self::Diastolic => [41, 119],
-            self::PeakFlow => [100, 800],
-            self::Symptom => [0, 10],
+            self::PeakFlow, self::PeakFlowBest => [100, 800],
+            default => [$min, $max],
         };
+    }
+
+    /** True when it is taken at rest, so that a value may be urgent. */
+    public function isAtRest(): bool
+    {
+        return in_array($this, [self::RestingRate, self::Saturation, self::Pulse, self::Systolic, self::Diastolic, self::PeakFlow], true);
     }
 
     /** The best of several tries, in seconds. */

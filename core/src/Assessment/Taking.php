@@ -21,4 +21,6 @@ enum Taking: string
     case Typed = 'typed';
     /** 0–10, said by the patient. */
     case Rating = 'rating';
+    /** Saturation watched through a hold or a retention: before, lowest, and for how long it was low. */
+    case Fall = 'fall';
 }

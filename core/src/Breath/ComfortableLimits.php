@@ -6,7 +6,7 @@ namespace IvoryPace\Breath;
 
 use IvoryPace\InvalidValue;
 
-/** The longest inhale, hold and exhale that a patient was measured to do comfortably, in seconds. */
+/** The longest inhale, hold and exhale that a patient was measured to do comfortably, in seconds. A rest is held to the limit of the hold. */
 final readonly class ComfortableLimits
 {
     /** @throws InvalidValue when a limit is not between 0 and 120 s */
@@ -27,9 +27,35 @@ final readonly class ComfortableLimits
     {
         return match ($phase) {
             Phase::Inhale, Phase::TopUp => $this->inhale,
-            Phase::Hold => $this->hold,
+            // Nobody measures a rest; ten seconds with empty lungs are no gentler than with full ones.
+            Phase::Hold, Phase::Rest => $this->hold,
             Phase::Exhale => $this->exhale,
-            Phase::Rest => null,
         };
+    }
+
+    /**
+     * A share of each limit.
+     *
+     * @param  float  $share  more than 0, at most 1
+     */
+    public function times(float $share): self
+    {
+        $of = fn (?float $seconds) => $seconds === null ? null : $seconds * $share;
+
+        return new self($of($this->inhale), $of($this->hold), $of($this->exhale));
+    }
+
+    /** The same with inhale and exhale no longer than a comfort ceiling, where there is one. */
+    public function under(?float $ceiling): self
+    {
+        $least = fn (?float $seconds) => $seconds === null || $ceiling === null ? ($seconds ?? $ceiling) : min($seconds, $ceiling);
+
+        return new self($least($this->inhale), $this->hold, $least($this->exhale));
+    }
+
+    /** True when nothing was measured. */
+    public function areUnknown(): bool
+    {
+        return $this->inhale === null && $this->hold === null && $this->exhale === null;
     }
 }

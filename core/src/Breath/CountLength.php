@@ -33,4 +33,20 @@ final readonly class CountLength
     {
         return new self(1.0);
     }
+
+    /**
+     * As long as a count really lasts when the patient changes the pace: what may be prescribed does not bind it.
+     *
+     * @param  float  $factor  more than 0; over 1 is slower
+     *
+     * @throws InvalidValue when the factor is not positive
+     */
+    public function at(float $factor): self
+    {
+        if (! ($factor > 0) || ! is_finite($factor)) {
+            throw InvalidValue::because('A tempo is more than 0.');
+        }
+
+        return new self($this->seconds * $factor);
+    }
 }

@@ -13,6 +13,17 @@ final class Fitting
     /** Under this count length in seconds a ratio does not suit the patient yet (common practice). */
     public const SHORTEST_SENSIBLE_COUNT = 0.6;
 
+    /** Share of a comfortable limit at which what is offered begins: a limit is no target (common practice). */
+    public const FIRST_SHARE = 0.8;
+
+    /** Breaths a minute under which a fit says so. */
+    public const VERY_SLOW = 3.0;
+
+    public static function isVerySlow(float $rate): bool
+    {
+        return $rate < self::VERY_SLOW - 1e-9;
+    }
+
     /**
      * The largest count length at which no counted phase is longer than the patient's comfortable limit.
      * Soft pauses are left out.
@@ -25,7 +36,7 @@ final class Fitting
     {
         $best = null;
         $limiting = null;
-        foreach ([Phase::Inhale, Phase::Hold, Phase::Exhale] as $phase) {
+        foreach ([Phase::Inhale, Phase::Hold, Phase::Exhale, Phase::Rest] as $phase) {
             $counts = $pattern->counts($phase)->toFloat() + ($phase === Phase::Inhale ? $pattern->topUp->toFloat() : 0.0);
             $limit = $limits->of($phase);
             if ($counts <= 0 || $limit === null) {
@@ -51,14 +62,14 @@ final class Fitting
      */
     public static function nearestPossible(BreathPattern $pattern, ComfortableLimits $limits): ?BreathPattern
     {
-        foreach ([Phase::Inhale, Phase::Hold, Phase::Exhale] as $phase) {
+        foreach ([Phase::Inhale, Phase::Hold, Phase::Exhale, Phase::Rest] as $phase) {
             $limit = $limits->of($phase);
             $most = $limit === null ? (float) Counts::MAX : floor($limit / self::SHORTEST_SENSIBLE_COUNT + 1e-9);
             $counts = $pattern->counts($phase)->toFloat() + ($phase === Phase::Inhale ? $pattern->topUp->toFloat() : 0.0);
             if ($counts <= $most) {
                 continue;
             }
-            if ($most < 1 && $phase !== Phase::Hold) {
+            if ($most < 1 && ($phase === Phase::Inhale || $phase === Phase::Exhale)) {
                 return null;
             }
             $pattern = ($phase === Phase::Inhale ? $pattern->with(Phase::TopUp, Counts::zero()) : $pattern)->with($phase, Counts::of($most));

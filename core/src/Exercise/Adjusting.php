@@ -20,19 +20,29 @@ final class Adjusting
 
     private const SHORTEST_COUNT = 0.6;
 
-    /** @return list<Change> that lead to an exercise which can be prescribed; the school's own way first */
-    public static function tooHard(Prescription $now, School $school): array
+    /**
+     * @param  bool  $neverFlatter  the patient breathes worse the flatter they lie
+     * @return list<Change> that lead to an exercise which can be prescribed; the school's own way first
+     */
+    public static function tooHard(Prescription $now, School $school, bool $neverFlatter = false): array
     {
         $ways = match ($school) {
-            School::GentleControl => [self::knownEasier($now), self::smallerCount($now), self::easierPosition($now)],
+            School::GentleControl => [self::knownEasier($now), self::smallerCount($now), ...array_slice(self::easierPositions($now, $neverFlatter), 0, 1)],
             School::RatioPractice => [self::pace($now, 1 - self::PACE)],
             School::RibMechanics => [self::fewer($now)],
             School::Contemplative => [self::fewerSteps($now), self::withoutCount($now)],
         };
         $offered = self::possible($now, $ways);
 
-        return $offered !== [] ? $offered : self::possible($now, [
-            self::knownEasier($now), self::smallerCount($now), self::fewer($now), self::shorter($now), self::fewerSteps($now), self::easierPosition($now),
+        return $offered !== [] ? $offered : self::anyEasier($now, $neverFlatter);
+    }
+
+    /** @return list<Change> every way in which it may become easier, whatever the school: what is hardest first */
+    public static function anyEasier(Prescription $now, bool $neverFlatter = false): array
+    {
+        return self::possible($now, [
+            self::shorterRetention($now), self::withoutHold($now), self::knownEasier($now), self::smallerCount($now), self::shorterHum($now), self::fewer($now), self::shorter($now),
+            self::fewerSteps($now), ...self::easierPositions($now, $neverFlatter),
         ]);
     }
 
@@ -98,13 +108,40 @@ final class Adjusting
         return $shorter->equals($pattern) ? null : new Change('smaller count: '.$shorter->toString(), ['ratio' => $shorter->toString()]);
     }
 
-    /** The technique's positions stand in order, from the easiest. */
-    private static function easierPosition(Prescription $now): ?Change
+    /** @return list<Change> the nearest first */
+    private static function easierPositions(Prescription $now, bool $neverFlatter): array
     {
-        $at = array_search($now->position, $now->technique->positions, true);
-        $easier = is_int($at) && $at > 0 ? $now->technique->positions[$at - 1] : null;
+        $there = array_values(array_filter($now->position->easier($neverFlatter), fn (Position $position) => in_array($position, $now->technique->positions, true)));
 
-        return $easier === null ? null : new Change('easier position: '.$easier->label(), ['position' => $easier->value]);
+        return array_map(fn (Position $position) => new Change('easier position: '.$position->label(), ['position' => $position->value]), $there);
+    }
+
+    private static function shorterRetention(Prescription $now): ?Change
+    {
+        $parameter = $now->technique->parameters['retention'] ?? null;
+        $shorter = $parameter === null ? 0.0 : max($parameter->min, floor($now->retentionSeconds() / 2 / $parameter->step) * $parameter->step);
+
+        return $parameter === null || $shorter >= $now->retentionSeconds() ? null : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['retention' => $shorter] + $now->parameters]);
+    }
+
+    /** Hold and rest go, and the exhale stays as it is. */
+    private static function withoutHold(Prescription $now): ?Change
+    {
+        $pattern = $now->pattern;
+        if ($pattern === null || ($pattern->hold->isZero() && $pattern->rest->isZero())) {
+            return null;
+        }
+        $without = $pattern->with(Phase::Hold, Counts::zero())->with(Phase::Rest, Counts::zero());
+
+        return new Change('without a hold: '.$without->toString(), ['ratio' => $without->toString()]);
+    }
+
+    private static function shorterHum(Prescription $now): ?Change
+    {
+        $parameter = $now->technique->parameters['inhale'] ?? null;
+        $shorter = $parameter === null ? 0.0 : $now->parameter('inhale') - 1;
+
+        return $parameter === null || $shorter < $parameter->min ? null : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['inhale' => $shorter] + $now->parameters]);
     }
 
     private static function fewer(Prescription $now): ?Change

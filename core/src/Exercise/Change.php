@@ -10,8 +10,9 @@ final readonly class Change
     /**
      * @param  array<string, mixed>  $set  fields with their new values
      * @param  array<string, mixed>|null  $add  fields of an exercise that is added to the programme
+     * @param  bool  $onlyEases  what it is offered for stays, and is less
      */
-    public function __construct(public string $label, public array $set, public ?array $add = null)
+    public function __construct(public string $label, public array $set, public ?array $add = null, public bool $onlyEases = false)
     {
     }
 }

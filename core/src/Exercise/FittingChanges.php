@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise;
 
+use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Breath\CountLength;
+use IvoryPace\Breath\Fit;
 use IvoryPace\Breath\Fitting;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
@@ -22,24 +24,51 @@ final class FittingChanges
     {
         $pattern = $prescription->pattern ?? throw InvalidValue::because("{$prescription->name()} has no ratio to fit.");
         $fit = Fitting::toLimits($pattern, $limits);
-        $count = min(CountLength::MAX, floor($fit->countSeconds / $prescription->guidance->tempo->slowest * 100 + 1e-9) / 100);
-        if ($fit->suits() && $count >= CountLength::MIN) {
-            return [
-                "The {$fit->limiting->value} limits: {$pattern->toDisplayString()} fits at ".Numbers::print($count).' s a count.',
-                [new Change('same ratio at '.Numbers::print($count).' s a count', ['count_length' => $count])],
-            ];
+        $slowest = $prescription->guidance->tempo->slowest;
+        $counts = self::counts($fit, $slowest);
+        if ($fit->suits() && $counts !== []) {
+            $changes = array_map(fn (float $count, int $place) => new Change(
+                'same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit').self::slow($pattern, $count * $slowest), ['count_length' => $count],
+            ), $counts, array_keys($counts));
+            $full = $counts[count($counts) - 1];
+
+            return [sprintf(
+                'The %s limits: %s fits at %s s a count%s.', $fit->limiting->value, $pattern->toDisplayString(), Numbers::print($full),
+                count($counts) > 1 ? '; begin at '.Numbers::print($counts[0]).' s, '.Numbers::print(Fitting::FIRST_SHARE * 100).' % of the limit' : '',
+            ), $changes];
         }
         $changes = [];
         if ($fit->nearest !== null) {
             $again = Fitting::toLimits($fit->nearest, $limits);
-            $shorter = max(CountLength::MIN, min(CountLength::MAX, floor($again->countSeconds * 100 + 1e-9) / 100));
-            $changes[] = new Change("{$fit->nearest->toString()} at ".Numbers::print($shorter).' s a count', ['ratio' => $fit->nearest->toString(), 'count_length' => $shorter, 'slowest' => 1.0]);
+            foreach (self::counts($again, 1.0) as $place => $shorter) {
+                $changes[] = new Change(
+                    "{$fit->nearest->toString()} at ".Numbers::print($shorter).' s a count'.($place === 0 ? '' : ', the full limit').self::slow($fit->nearest, $shorter),
+                    ['ratio' => $fit->nearest->toString(), 'count_length' => $shorter, 'slowest' => 1.0],
+                );
+            }
         }
 
         return [sprintf(
             'This ratio does not suit yet: the %s would need counts of %s s, under %s s.%s', $fit->limiting->value,
             Numbers::print(round($fit->countSeconds, 2)), Numbers::print(Fitting::SHORTEST_SENSIBLE_COUNT), $changes === [] ? ' No ratio of this family suits.' : ' The nearest that does:',
         ), $changes];
+    }
+
+    /** @return list<float> count lengths in s that fit, at the share of the limit with which one begins, then at the whole of it */
+    public static function counts(Fit $fit, float $slowest): array
+    {
+        $most = floor(min(CountLength::MAX, $fit->countSeconds) / $slowest * 100 + 1e-9) / 100;
+        $first = max(CountLength::MIN, floor($most * Fitting::FIRST_SHARE * 100 + 1e-9) / 100);
+
+        return array_values(array_unique(array_filter([$first, $most], fn (float $count) => $count >= CountLength::MIN && $count <= $most)));
+    }
+
+    /** Says so where it would be slower than is usual. */
+    public static function slow(BreathPattern $pattern, float $countSeconds): string
+    {
+        $rate = 60 / ($pattern->totalCounts() * $countSeconds + $pattern->softHold + $pattern->softRest);
+
+        return Fitting::isVerySlow($rate) ? ', under '.Numbers::print(Fitting::VERY_SLOW).' a minute' : '';
     }
 
     /**
@@ -69,7 +98,7 @@ final class FittingChanges
     public static function toMinutes(Prescription $prescription, float $minutes): array
     {
         $cycle = $prescription->cycle();
-        if ($cycle === null || ! $prescription->technique->countsRepeats() || $prescription->technique->openExhale) {
+        if ($cycle === null || ! $prescription->technique->countsRepeats() || $prescription->hasOpenExhale()) {
             throw InvalidValue::because("{$prescription->name()} is not measured in breaths.");
         }
         $breaths = min(Prescription::MAX_BREATHS, Fitting::toMinutes($cycle, $minutes));

@@ -59,8 +59,58 @@ enum Position: string
         return in_array($this, [self::Kneeling, self::HandsAndKnees, self::FoldedForward], true);
     }
 
+    /** The head lies lower than the heart; kneeling and hands and knees are level. */
     public function isHeadDown(): bool
     {
-        return $this === self::FoldedForward || $this === self::HandsAndKnees;
+        return $this === self::FoldedForward;
+    }
+
+    /** On one's feet: where dizziness means a fall. */
+    public function isUpright(): bool
+    {
+        return in_array($this, [self::Standing, self::StandingAtWall, self::Walking], true);
+    }
+
+    /**
+     * The next easier ones, the nearest first: towards lying on the back.
+     *
+     * @return list<self>
+     */
+    public function towardsSupine(): array
+    {
+        return match ($this) {
+            self::Supine, self::SupineKneesBent => [],
+            self::SideLying => [self::SupineKneesBent, self::Supine],
+            self::Reclined => [self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Seated, self::SeatedForward => [self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Standing, self::StandingAtWall => [self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Walking => [self::Standing, self::StandingAtWall, self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Prone, self::Kneeling, self::HandsAndKnees, self::FoldedForward => [self::SupineKneesBent, self::Supine, self::Seated],
+        };
+    }
+
+    /**
+     * The next easier ones for someone who breathes worse the flatter they lie: towards sitting and leaning forward, never
+     * flatter.
+     *
+     * @return list<self>
+     */
+    public function towardsLeaningForward(): array
+    {
+        return match ($this) {
+            self::SeatedForward => [],
+            self::Seated => [self::SeatedForward],
+            self::Reclined, self::Standing, self::StandingAtWall, self::Kneeling, self::HandsAndKnees, self::FoldedForward => [self::Seated, self::SeatedForward],
+            self::SideLying => [self::Reclined, self::Seated, self::SeatedForward],
+            self::Supine, self::SupineKneesBent => [self::Reclined, self::SideLying, self::Seated, self::SeatedForward],
+            self::Prone => [self::Reclined, self::Seated, self::SeatedForward],
+            self::Walking => [self::Standing, self::StandingAtWall, self::Seated, self::SeatedForward],
+        };
+    }
+
+    /** @return list<self> easier ones, the nearest first */
+    public function easier(bool $neverFlatter): array
+    {
+        return $neverFlatter ? $this->towardsLeaningForward() : $this->towardsSupine();
     }
 }

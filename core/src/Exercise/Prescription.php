@@ -8,6 +8,8 @@ use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\CountLength;
 use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
+use IvoryPace\Breath\Timeline\Retiming;
+use IvoryPace\Breath\Ventilation;
 use IvoryPace\Exercise\Recipes\BodyScan;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
@@ -16,6 +18,9 @@ use IvoryPace\Numbers;
 final readonly class Prescription
 {
     public const MAX_BREATHS = 200;
+
+    /** Seconds of a breath past which no default and no ladder leads (common practice). */
+    public const LONGEST_BREATH = 20.0;
 
     public const MIN_MINUTES = 0.5;
 
@@ -110,18 +115,75 @@ final readonly class Prescription
     public function longestCycle(): ?Cycle
     {
         $top = $this->topCycle();
-        $slowest = $this->guidance->tempo->slowest;
-        if ($top === null || $slowest === 1.0) {
-            return $top;
-        }
 
-        return Cycle::of($top->pattern, CountLength::seconds(min(CountLength::MAX, $this->countLength->seconds * $slowest)));
+        return $top === null ? null : Cycle::of($top->pattern, $this->countLength->at($this->guidance->tempo->slowest));
+    }
+
+    /** The shortest breath in real time, as fast as the patient may make it; null when breaths are not paced. */
+    public function shortestCycle(): ?Cycle
+    {
+        $cycles = $this->cycles();
+        usort($cycles, fn (Cycle $a, Cycle $b) => $a->seconds() <=> $b->seconds());
+
+        return $cycles === [] ? null : Cycle::of($cycles[0]->pattern, $this->countLength->at($this->guidance->tempo->fastest));
+    }
+
+    /** True when the exhale lasts as long as is comfortable; its length in the timeline is then nominal. */
+    public function hasOpenExhale(): bool
+    {
+        return $this->technique->openExhale && ($this->parameters['hum'] ?? 0.0) <= 0.0;
+    }
+
+    /** @return list<Demand> what it asks of body and mind beside breathing */
+    public function demands(): array
+    {
+        $withoutPrelude = ($this->parameters['prelude'] ?? 1.0) === 2.0;
+
+        return array_values(array_filter($this->technique->demands, fn (Demand $demand) => ! ($withoutPrelude && $demand === Demand::RollsShoulders)));
+    }
+
+    public function demandsThat(Demand $demand): bool
+    {
+        return in_array($demand, $this->demands(), true);
+    }
+
+    /** Full or complete: the inhale goes to the top. */
+    public function isFullSize(): bool
+    {
+        return in_array($this->effort, [Effort::Full, Effort::Complete], true);
+    }
+
+    /** True when a second inhale is stacked on the first. */
+    public function hasTopUp(): bool
+    {
+        return $this->pattern !== null && ! $this->pattern->topUp->isZero();
+    }
+
+    /** Litres of one breath by its size; textbook figures for comparing, {@see Ventilation}. */
+    public function tidalLitres(): float
+    {
+        return match (true) {
+            $this->isFullSize() => Ventilation::FULL,
+            $this->hasTopUp() => Ventilation::TOPPED_UP,
+            default => Ventilation::RESTING_SIZE,
+        };
     }
 
     /** Paced breaths without a break in between. */
     public function breathsInARow(): int
     {
         return isset($this->parameters['rounds']) ? (int) $this->breaths : $this->totalBreaths();
+    }
+
+    /**
+     * Seconds under which no breath is led while joining: 2 s, and with more than a resting-size breath half of the
+     * prescribed one, which is twice its rate. Common practice.
+     */
+    public function shortestJoining(): float
+    {
+        $half = $this->tidalLitres() > Ventilation::RESTING_SIZE ? ($this->cycle()?->seconds() ?? 0.0) / 2 : 0.0;
+
+        return max(Retiming::LEAST_JOINING, $half);
     }
 
     /** True when air is kept in or out for a while: a hold, a rest or a retention. */
@@ -164,7 +226,7 @@ final readonly class Prescription
         $ratios = array_values(array_unique(array_map(fn (Cycle $cycle) => $cycle->pattern->toDisplayString(), $cycles)));
         $what = match (true) {
             $ratios === [] => $this->minutes !== null ? Numbers::print(round($this->minutes, 1)).' min' : $this->parameterSummary(),
-            $this->technique->openExhale => 'in '.Numbers::print($this->parameter('inhale')).', open exhale',
+            $this->hasOpenExhale() => 'in '.Numbers::print($this->parameter('inhale')).', open exhale',
             count($ratios) === 1 => $ratios[0],
             default => $ratios[0].' to '.$ratios[count($ratios) - 1],
         };

@@ -20,6 +20,9 @@ enum School: string
     case RibMechanics = 'rib-mechanics';
     case Contemplative = 'contemplative';
 
+    /** How much slower a ratio may be played where this school leaves the pace to the patient. */
+    private const SLOWER = 1.25;
+
     /** Ends of criteria that say how much the ribs may move: each school has its own view of that. */
     private const ABOUT_RIBS = ['chest-quiet', 'top-hand-quiet'];
 
@@ -79,11 +82,20 @@ enum School: string
             ]),
             ...($this === self::RibMechanics && $technique->hasRatio() && $technique->effort === Effort::Gentle
                 && in_array(Effort::Full, $technique->efforts, true) ? ['effort' => Effort::Full->value] : []),
-            ...($this === self::RatioPractice && $technique->hasRatio() ? ['fastest' => 0.8, 'slowest' => 1.25] : []),
+            ...($this === self::RatioPractice && $technique->hasRatio() ? ['fastest' => 0.8, 'slowest' => self::slowest($technique)] : []),
             ...($this === self::Contemplative ? ['counting' => [
                 'inhale' => $technique->countIn->value, 'hold' => Counting::Silent->value, 'exhale' => $technique->countOut->value, 'rest' => Counting::Silent->value,
             ]] : []),
         ];
+    }
+
+    /** How much slower the patient may go: a quarter, but no breath is to last longer than 20 s. */
+    private static function slowest(Technique $technique): float
+    {
+        [$prescription] = PrescriptionReader::read(['technique' => $technique->key]);
+        $seconds = $prescription?->topCycle()?->seconds() ?? 0.0;
+
+        return $seconds <= 0 ? self::SLOWER : max(1.0, min(self::SLOWER, floor(Prescription::LONGEST_BREATH / $seconds * 100 + 1e-9) / 100));
     }
 
     /**

@@ -39,9 +39,8 @@ final readonly class Technique
      * @param  array<string, list<Climb>>  $schoolClimbs  in place of them, by school
      * @param  array<string, mixed>  $short  the least that still counts: fields over the prescribed ones
      * @param  array<string, mixed>  $easier  a known easier form: fields over the prescribed ones
-     * @param  bool  $openExhale  the exhale lasts as long as is comfortable; its length in the timeline is nominal
-     * @param  bool  $closesNostril  a nostril is closed with the fingers
-     * @param  bool  $scansBody  the attention is led through the body
+     * @param  bool  $openExhale  the exhale lasts as long as is comfortable, unless a length is set for it
+     * @param  list<Demand>  $demands  what it asks beside breathing
      * @param  bool  $isRecovery  for sudden breathlessness: as needed only, never paused, never in adherence
      * @param  bool  $isOwn  a counted breath that a clinic names itself
      */
@@ -71,9 +70,8 @@ final readonly class Technique
         public array $easier = [],
         public Counting $countIn = Counting::Up,
         public Counting $countOut = Counting::Down,
-        public bool $closesNostril = false,
+        public array $demands = [],
         public bool $openExhale = false,
-        public bool $scansBody = false,
         public bool $isRecovery = false,
         public bool $isOwn = false,
     ) {

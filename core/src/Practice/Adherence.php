@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Fraction;
 use IvoryPace\Programme\History;
 
 /**
@@ -71,7 +72,7 @@ final class Adherence
             fn (PatientDay $day) => array_reduce(
                 $lineages,
                 fn (DayTally $sum, string $lineage) => $sum->plus($this->day($day, $lineage)),
-                new DayTally($day, 0, 0.0, 0, false, []),
+                new DayTally($day, 0, Fraction::zero(), 0, false, []),
             ),
             $this->daysOf($from, $to),
         ));
@@ -120,7 +121,7 @@ final class Adherence
         $strokes = $this->strokes($records, $planned);
 
         if ($this->wasPaused($day, $lineage)) {
-            return new DayTally($day, 0, 0.0, $extras, true, $strokes);
+            return new DayTally($day, 0, Fraction::zero(), $extras, true, $strokes);
         }
 
         // Every window closes within its day.
@@ -128,7 +129,7 @@ final class Adherence
             : count(array_filter($this->due->ofItem($day, $lineage), fn (DueSlot $slot) => $slot->isDueAt($this->now)));
         $isFirst = $day->equals($this->history->firstDay());
         $due = $isFirst ? min($closed, count($records)) : $closed;
-        $done = array_sum(array_map(fn (PracticeRecord $record) => $record->completeness, $records));
+        $done = array_reduce($records, fn (Fraction $sum, PracticeRecord $record) => $sum->plus($record->share), Fraction::zero());
         $missing = max(0, $closed - count($records));
         $open = $planned - max($closed, min($planned, count($records)));
         $putOff = min($this->putOff($day, $lineage), $missing + $open);
@@ -139,7 +140,7 @@ final class Adherence
             ...array_fill(0, $open - max(0, $putOff - $missing), Stroke::Open),
         );
 
-        return new DayTally($day, $due, min((float) $done, (float) $due), $extras, false, $strokes);
+        return new DayTally($day, $due, $done->atMost(Fraction::of($due)), $extras, false, $strokes);
     }
 
     private function putOff(PatientDay $day, string $lineage): int

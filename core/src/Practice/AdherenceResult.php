@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Fraction;
+
 /** Adherence over a window, with the days it comes from. */
 final readonly class AdherenceResult
 {
     public int $due;
 
     public float $credit;
+
+    /** The same, exact. */
+    public Fraction $exact;
 
     public int $extras;
 
@@ -29,7 +34,8 @@ final readonly class AdherenceResult
     public function __construct(public array $days)
     {
         $this->due = array_sum(array_map(fn (DayTally $day) => $day->due, $days));
-        $this->credit = (float) array_sum(array_map(fn (DayTally $day) => $day->credit, $days));
+        $this->exact = array_reduce($days, fn (Fraction $sum, DayTally $day) => $sum->plus($day->exact), Fraction::zero());
+        $this->credit = $this->exact->toFloat();
         $this->extras = array_sum(array_map(fn (DayTally $day) => $day->extras, $days));
         $practised = $dueDays = $gap = $longest = 0;
         foreach ($days as $day) {
@@ -53,6 +59,12 @@ final readonly class AdherenceResult
     /** Credit over due, 0–1; null when nothing was due. */
     public function share(): ?float
     {
-        return $this->due === 0 ? null : $this->credit / $this->due;
+        return $this->fraction()?->toFloat();
+    }
+
+    /** The same, exact. */
+    public function fraction(): ?Fraction
+    {
+        return $this->due === 0 ? null : $this->exact->over($this->due);
     }
 }

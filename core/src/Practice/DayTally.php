@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Fraction;
+
 /** One patient-day of one exercise, or of several taken together. */
 final readonly class DayTally
 {
+    public float $credit;
+
     /**
      * @param  int  $due  practices that count as due this day
-     * @param  float  $credit  0 to $due
+     * @param  Fraction  $exact  credit, 0 to $due
      * @param  int  $extras  practices beyond the prescribed, shown but not credited
      * @param  bool  $paused  left out because an exercise was paused at some time of the day
      * @param  list<Stroke>  $strokes
@@ -17,11 +21,12 @@ final readonly class DayTally
     public function __construct(
         public PatientDay $day,
         public int $due,
-        public float $credit,
+        public Fraction $exact,
         public int $extras,
         public bool $paused,
         public array $strokes,
     ) {
+        $this->credit = $exact->toFloat();
     }
 
     /** The same day of another exercise added. */
@@ -30,7 +35,7 @@ final readonly class DayTally
         return new self(
             $this->day,
             $this->due + $other->due,
-            $this->credit + $other->credit,
+            $this->exact->plus($other->exact),
             $this->extras + $other->extras,
             $this->paused || $other->paused,
             [...$this->strokes, ...$other->strokes],

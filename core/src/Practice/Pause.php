@@ -10,11 +10,11 @@ use DateTimeImmutable;
 final readonly class Pause
 {
     /**
-     * @param  string|null  $lineage  null for every exercise
+     * @param  list<string>|null  $lineages  of the exercises that it holds; null for every one
      * @param  DateTimeImmutable|null  $until  null while it goes on
      */
     public function __construct(
-        public ?string $lineage,
+        public ?array $lineages,
         public DateTimeImmutable $from,
         public ?DateTimeImmutable $until = null,
     ) {
@@ -22,7 +22,7 @@ final readonly class Pause
 
     public function concerns(string $lineage): bool
     {
-        return $this->lineage === null || $this->lineage === $lineage;
+        return $this->lineages === null || in_array($lineage, $this->lineages, true);
     }
 
     /** True when the exercise was paused at any time of the day. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Fraction;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Anchor;
 
@@ -13,6 +14,9 @@ final readonly class PracticeRecord
 {
     /** 0–1: how much of the prescription it counts for. */
     public float $completeness;
+
+    /** The same, exact. */
+    public Fraction $share;
 
     /**
      * @param  float  $done  breaths or seconds done, 0 or more
@@ -34,7 +38,9 @@ final readonly class PracticeRecord
         if (! ($done >= 0) || ! ($prescribed > 0) || ! is_finite($done) || ! is_finite($prescribed)) {
             throw InvalidValue::because("A practice cannot be $done done of $prescribed.");
         }
-        $this->completeness = $short || $stoppedForSymptom ? 1.0 : min(1.0, $done / $prescribed);
+        // Breaths and seconds are whole; a thousandth of either is finer than anything that is logged.
+        $this->share = $short || $stoppedForSymptom || $done >= $prescribed ? Fraction::of(1) : Fraction::of((int) round($done * 1000), max(1, (int) round($prescribed * 1000)));
+        $this->completeness = $this->share->toFloat();
     }
 
     /** How it appears in the tally among the prescribed ones. */

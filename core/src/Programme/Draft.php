@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
-/** What a prescriber has typed so far: the item when everything can be read, otherwise what is wrong where. */
+/** What a prescriber has typed so far: the item when everything can be read, and what is wrong where. */
 final readonly class Draft
 {
     /**
@@ -13,6 +13,12 @@ final readonly class Draft
      */
     public function __construct(public ?Item $item, public array $errors, public array $fields)
     {
+    }
+
+    /** The same, with what is refused when something is written; what was stored is still shown. */
+    public function asWritten(): self
+    {
+        return $this->item === null ? $this : new self($this->item, [...WhenWritten::problems($this->item), ...$this->errors], $this->fields);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace IvoryPace\Programme;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
 use IvoryPace\Exercise\Ladder\Ladder;
+use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\Routine\Routine;
@@ -101,10 +102,10 @@ final readonly class Item
         return $short->exerciseSeconds() < $this->prescription->exerciseSeconds() - 1e-9 ? $short : null;
     }
 
-    /** The ladder as edited, or as it follows from the technique and the school; null for a routine. */
-    public function ladder(): ?Ladder
+    /** The ladder as edited, or as it follows from the technique, the school and what the patient can do; null for a routine. */
+    public function ladder(Reach $reach = new Reach): ?Ladder
     {
-        return $this->routine !== null ? null : ($this->ladder ?? Ladder::generate($this->prescription, $this->school));
+        return $this->routine !== null ? null : ($this->ladder ?? Ladder::generate($this->prescription, $this->school, $reach));
     }
 
     /** One exercise of a routine, as an item of its own: what the rules look at. */

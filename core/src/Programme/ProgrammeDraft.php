@@ -35,7 +35,7 @@ final readonly class ProgrammeDraft
             $id = is_string($fields['id'] ?? null) && $fields['id'] !== '' && ! in_array($fields['id'], $ids, true) ? $fields['id'] : 'new-'.$index;
             unset($fields['id']);
             $ids[] = $id;
-            $drafts[] = DraftReader::read($chosen === null ? $fields : [...$fields, 'school' => $chosen->value], $id);
+            $drafts[] = DraftReader::read($chosen === null ? $fields : [...$fields, 'school' => $chosen->value], $id)->asWritten();
         }
         $error = match (true) {
             $items === [] => 'A programme needs at least one exercise.',
@@ -54,7 +54,7 @@ final readonly class ProgrammeDraft
 
     public function isComplete(): bool
     {
-        return $this->error === null && count($this->items()) === count($this->drafts);
+        return $this->error === null && array_filter($this->drafts, fn (Draft $draft) => $draft->item === null || $draft->errors !== []) === [];
     }
 
     /** @return array<int, float> minutes of practice by ISO weekday, of all items that can be read */

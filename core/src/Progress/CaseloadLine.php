@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
-use IvoryPace\Safety\Words;
+use IvoryPace\Numbers;
 
 /** Why this patient stands here: the reason, and one sentence with its number. */
 final readonly class CaseloadLine
@@ -36,7 +36,7 @@ final readonly class CaseloadLine
                 $facts->newFinding['paused'] ? "after a new answer; {$facts->newFinding['exercise']} is paused until you have looked." : "after a new answer, for {$facts->newFinding['exercise']}.",
             ),
             $facts->worse !== null => new self(
-                CaseloadReason::Worse, $facts->worse->number(), "is how {$facts->worse->what} went: reliably worse than at first.",
+                CaseloadReason::Worse, $facts->worse->number(), "is how {$facts->worse->what} went; it {$facts->worse->how()}.",
             ),
             $facts->screeningWaits !== null => new self(
                 CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
@@ -65,7 +65,7 @@ final readonly class CaseloadLine
             $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
             $facts->adherence === null => new self(CaseloadReason::OnTrack, $facts->isMaintenance ? 'Maintenance' : 'Day 1', $facts->isMaintenance ? 'has begun; nothing has been due yet.' : 'of the programme; nothing has been due yet.'),
             default => new self(CaseloadReason::OnTrack, self::share($facts), ($facts->isMaintenance ? 'kept up: ' : 'practised: ')
-                .Words::number(round($facts->creditLately, 1))." of {$facts->dueLately} in the last 14 days."),
+                .Numbers::print(round($facts->creditLately, 1))." of {$facts->dueLately} in the last 14 days."),
         };
     }
 

@@ -26,18 +26,22 @@ final class Cautions
     {
         $item = self::item($technique);
         $found = [];
-        $patients = array_map(fn (Flag $flag) => [$flag->label(), new PatientFacts([$flag])], Flag::asked());
-        foreach (self::AGES as $age) {
-            $patients[] = ['under '.($age + 1), new PatientFacts(age: $age)];
+        $anyone = [];
+        foreach (self::said($item, new PatientFacts) as $finding) {
+            $anyone[] = $key = "{$finding->rule} {$finding->level->value}";
+            $found[$key] = ['rule' => $finding->rule, 'title' => $finding->title, 'level' => $finding->level, 'with' => ['anyone']];
         }
-        foreach ($patients as [$label, $patient]) {
-            foreach (RuleBook::findings($item, $patient) as $finding) {
-                if (! RuleBook::concernsTheWhole($finding->rule)) {
-                    $found[$finding->rule] ??= ['rule' => $finding->rule, 'title' => $finding->title, 'level' => $finding->level, 'with' => []];
-                    $found[$finding->rule]['with'][] = $label;
+        foreach (self::patients() as [$label, $patient]) {
+            foreach (self::said($item, $patient) as $finding) {
+                $key = "{$finding->rule} {$finding->level->value}";
+                if (in_array($key, $anyone, true)) {
+                    continue;
                 }
+                $found[$key] ??= ['rule' => $finding->rule, 'title' => $finding->title, 'level' => $finding->level, 'with' => []];
+                $found[$key]['with'][] = $label;
             }
         }
+        $found = array_map(fn (array $each) => [...$each, 'with' => self::withoutLate($each['with'])], $found);
         usort($found, fn (array $a, array $b) => $b['level']->rank() <=> $a['level']->rank());
 
         return $found;
@@ -55,7 +59,7 @@ final class Cautions
 
         return array_values(array_filter($technique->positions, function (Position $position) use ($fields, $patient) {
             $there = DraftReader::read([...$fields, 'position' => $position->value], 'x')->item;
-            $about = $there === null ? [] : array_filter(RuleBook::findings($there, $patient), fn (Finding $finding) => $finding->field === 'position');
+            $about = $there === null ? [] : array_filter(RuleBook::findings($there, $patient, [], false), fn (Finding $finding) => $finding->field === 'position' && $finding->level !== Level::Note);
 
             return $there !== null && $about === [];
         }));
@@ -64,11 +68,40 @@ final class Cautions
     /** The gravest that the rules say of a technique for this patient; null when they say nothing. */
     public static function gravest(Technique $technique, PatientFacts $patient): ?Finding
     {
-        $findings = array_filter(
-            RuleBook::findings(self::item($technique), $patient), fn (Finding $finding) => ! RuleBook::concernsTheWhole($finding->rule),
-        );
+        return self::said(self::item($technique), $patient)[0] ?? null;
+    }
 
-        return array_values($findings)[0] ?? null;
+    /** @return list<array{string, PatientFacts}> one for each flag, with its label */
+    private static function patients(): array
+    {
+        $patients = [
+            [Flag::Pregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: 0)], [Flag::LatePregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: PatientFacts::LATE_WEEKS)],
+        ];
+        foreach (array_filter(Flag::asked(), fn (Flag $flag) => $flag !== Flag::Pregnancy) as $flag) {
+            $patients[] = [$flag->label(), new PatientFacts([$flag])];
+        }
+        foreach (self::AGES as $age) {
+            $patients[] = ['under '.($age + 1), new PatientFacts(age: $age)];
+        }
+
+        return $patients;
+    }
+
+    /** @return list<Finding> that do not concern the whole programme */
+    private static function said(Item $item, PatientFacts $patient): array
+    {
+        return RuleBook::findings($item, $patient, [], false);
+    }
+
+    /**
+     * What goes for every pregnancy goes for a late one.
+     *
+     * @param  list<string>  $labels
+     * @return list<string>
+     */
+    private static function withoutLate(array $labels): array
+    {
+        return in_array(Flag::Pregnancy->label(), $labels, true) ? array_values(array_diff($labels, [Flag::LatePregnancy->label()])) : $labels;
     }
 
     private static function item(Technique $technique): Item

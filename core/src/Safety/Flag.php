@@ -47,6 +47,8 @@ enum Flag: string
     case HandTrouble = 'hand-trouble';
     case CannotLieFlat = 'cannot-lie-flat';
     case CannotReachFloor = 'cannot-reach-floor';
+    /** From the weeks of a pregnancy, never asked; weeks that are not known count as late. */
+    case LatePregnancy = 'late-pregnancy';
     /** From the date of birth, never asked. */
     case Under16 = 'under-16';
     /** From the date of birth, never asked. */
@@ -95,6 +97,7 @@ enum Flag: string
             self::HandTrouble => 'hand trouble',
             self::CannotLieFlat => 'cannot lie flat',
             self::CannotReachFloor => 'cannot get down to or up from the floor',
+            self::LatePregnancy => 'pregnancy from 20 weeks',
             self::Under16 => 'under 16',
             self::Under12 => 'under 12',
         };
@@ -108,7 +111,7 @@ enum Flag: string
             self::Asthma, self::Copd, self::Oxygen, self::Bullae, self::SleepApnoea,
             self::BlockedNose, self::SinusOrEarInfection => 'Breathing',
             self::Epilepsy, self::Panic, self::Trauma, self::Psychosis, self::Sedatives => 'Nerves and mind',
-            self::Pregnancy, self::RecentBirth, self::PelvicFloor, self::Under16, self::Under12 => 'Stage of life',
+            self::Pregnancy, self::LatePregnancy, self::RecentBirth, self::PelvicFloor, self::Under16, self::Under12 => 'Stage of life',
             self::RecentEyeSurgery, self::RecentChestSurgery, self::RecentAbdominalSurgery,
             self::RecentSpinalSurgery, self::RecentEarSurgery, self::RibFracture, self::Hernia,
             self::Reflux, self::Eye => 'Surgery and injury',
@@ -116,10 +119,26 @@ enum Flag: string
         };
     }
 
-    /** Flags answered in the screening; the others follow from the date of birth. */
+    /** Flags answered in the screening; the others follow from the date of birth or the weeks. */
     public function isAsked(): bool
     {
-        return $this !== self::Under16 && $this !== self::Under12;
+        return ! in_array($this, [self::LatePregnancy, self::Under16, self::Under12], true);
+    }
+
+    /**
+     * For how many weeks something counts as recent, from the day it happened; null for what is not a thing of one day.
+     * Common practice.
+     *
+     * @param  bool  $withGas  of an eye operation: gas was left in the eye
+     */
+    public function recentWeeks(bool $withGas = false): ?int
+    {
+        return match ($this) {
+            self::HeartAttack, self::RecentChestSurgery, self::RecentAbdominalSurgery, self::RecentSpinalSurgery => 12,
+            self::RecentEyeSurgery => $withGas ? 12 : 6,
+            self::RecentEarSurgery, self::RecentBirth, self::RibFracture => 6,
+            default => null,
+        };
     }
 
     /** @return list<self> */
@@ -132,6 +151,26 @@ enum Flag: string
     public static function heart(): array
     {
         return [self::HeartFailure, self::HeartAttack, self::Arrhythmia];
+    }
+
+    /** @return list<self> any heart flag of the tables, and pressure in the lung arteries */
+    public static function heartAndLungPressure(): array
+    {
+        return [...self::heart(), self::PulmonaryHypertension];
+    }
+
+    /** @return list<self> with which much ventilation may bring on what they stand for (common practice) */
+    public static function againstOverBreathing(): array
+    {
+        return [
+            self::Pregnancy, self::Epilepsy, self::SickleCell, self::Stroke, ...self::heartAndLungPressure(), self::Panic, self::Fainting, self::Under12,
+        ];
+    }
+
+    /** @return list<self> operations that count as recent */
+    public static function surgery(): array
+    {
+        return [self::RecentEyeSurgery, self::RecentChestSurgery, self::RecentAbdominalSurgery, self::RecentSpinalSurgery, self::RecentEarSurgery];
     }
 
     /** @return list<self> flags with which breath-holding needs care (common practice) */

@@ -13,6 +13,9 @@ final readonly class PatientFacts
     /** @var array<string, Flag> */
     private array $flags;
 
+    /** Weeks from which a pregnancy is late. Common practice. */
+    public const LATE_WEEKS = 20;
+
     /**
      * @param  list<Flag>  $flags  those in force today
      * @param  int|null  $age  whole years
@@ -22,6 +25,9 @@ final readonly class PatientFacts
      * @param  float|null  $minutesADay  minutes a day that the patient said they have
      * @param  int  $programmeDay  0 on the first day of the programme, also before it
      * @param  Prescription|null  $inForce  the same exercise as it is prescribed now
+     * @param  int|null  $mmrc  breathlessness grade 0–4
+     * @param  SaturationFall|null  $saturationFall  the deepest seen during a hold or retention
+     * @param  float|null  $ceiling  comfort ceiling: the longest even inhale and exhale that is still easy, s
      */
     public function __construct(
         array $flags = [],
@@ -33,12 +39,18 @@ final readonly class PatientFacts
         public ?float $minutesADay = null,
         public int $programmeDay = 0,
         public ?Prescription $inForce = null,
+        public ?int $mmrc = null,
+        public ?SaturationFall $saturationFall = null,
+        public ?float $ceiling = null,
     ) {
         if ($age !== null && $age < 16) {
             $flags[] = Flag::Under16;
         }
         if ($age !== null && $age < 12) {
             $flags[] = Flag::Under12;
+        }
+        if (in_array(Flag::Pregnancy, $flags, true) && ($pregnancyWeeks ?? self::LATE_WEEKS) >= self::LATE_WEEKS) {
+            $flags[] = Flag::LatePregnancy;
         }
         $this->flags = array_combine(array_map(fn (Flag $flag) => $flag->value, $flags), $flags);
     }
@@ -48,8 +60,47 @@ final readonly class PatientFacts
     {
         return new self(
             array_values(array_filter($this->flags, fn (Flag $flag) => $flag->isAsked())), $this->age, $this->pregnancyWeeks, $this->limits,
-            $this->restingRate, $this->nijmegen, $this->minutesADay, $this->programmeDay, $inForce,
+            $this->restingRate, $this->nijmegen, $this->minutesADay, $this->programmeDay, $inForce, $this->mmrc, $this->saturationFall, $this->ceiling,
         );
+    }
+
+    /**
+     * As it is remembered, to be compared with what is known later.
+     *
+     * @return array<string, mixed>
+     */
+    public function write(): array
+    {
+        return [
+            'flags' => array_values(array_map(fn (Flag $flag) => $flag->value, array_filter($this->flags, fn (Flag $flag) => $flag->isAsked()))),
+            'age' => $this->age, 'weeks' => $this->pregnancyWeeks, 'inhale' => $this->limits->inhale, 'hold' => $this->limits->hold, 'exhale' => $this->limits->exhale,
+            'rate' => $this->restingRate, 'nijmegen' => $this->nijmegen, 'mmrc' => $this->mmrc, 'day' => $this->programmeDay, 'minutes' => $this->minutesADay,
+            'fall' => $this->saturationFall === null ? null : [$this->saturationFall->from, $this->saturationFall->lowest, $this->saturationFall->seconds, $this->saturationFall->ownLow],
+        ];
+    }
+
+    /** @param  array<mixed>  $stored  what {@see write()} wrote */
+    public static function read(array $stored): self
+    {
+        $number = fn (string $name): ?float => is_numeric($stored[$name] ?? null) ? (float) $stored[$name] : null;
+        $whole = fn (string $name): ?int => is_numeric($stored[$name] ?? null) ? (int) $stored[$name] : null;
+        $flags = array_filter(array_map(fn (mixed $flag) => is_string($flag) ? Flag::tryFrom($flag) : null, is_array($stored['flags'] ?? null) ? $stored['flags'] : []));
+        $fall = is_array($stored['fall'] ?? null) && count($stored['fall']) === 4 ? array_map(fn (mixed $each) => is_numeric($each) ? (float) $each : null, array_values($stored['fall'])) : null;
+
+        return new self(
+            array_values($flags), $whole('age'), $whole('weeks'), new ComfortableLimits($number('inhale'), $number('hold'), $number('exhale')), $number('rate'), $whole('nijmegen'), $number('minutes'),
+            $whole('day') ?? 0, mmrc: $whole('mmrc'), saturationFall: $fall === null ? null : new SaturationFall((float) $fall[0], (float) $fall[1], (float) $fall[2], $fall[3]),
+        );
+    }
+
+    /**
+     * Flags that were there and are no longer.
+     *
+     * @return list<Flag>
+     */
+    public function lostSince(self $before): array
+    {
+        return array_values(array_filter($before->flags, fn (Flag $flag) => ! $this->has($flag)));
     }
 
     public function has(Flag $flag): bool

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
-/** A pause that a stop brings about, in force until a practitioner has looked. */
+use DateTimeImmutable;
+
+/** A pause that a stop or an answer brings about, in force until a practitioner has looked. */
 final readonly class PauseDecision
 {
-    public function __construct(public string $rule, public bool $everyExercise)
+    /** @param  DateTimeImmutable  $from  when what brought it happened, not when it was heard of */
+    public function __construct(public string $rule, public bool $everyExercise, public DateTimeImmutable $from)
     {
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
-/** When a stop pauses exercises by itself. Common practice. */
+use DateTimeImmutable;
+
+/** When exercises are paused by themselves, and until when. Recovery never is. Common practice. */
 final class PauseRules
 {
     public const GET_HELP = 'PAUSE-GET-HELP';
@@ -14,28 +16,76 @@ final class PauseRules
     /** A new fact about the patient makes an exercise need a reason that nobody has given. */
     public const NEW_FINDING = 'PAUSE-NEW-FINDING';
 
+    /** A red flag was answered or measured: nothing is practised until a practitioner says that it may go on. */
+    public const RED_FLAG = 'PAUSE-RED-FLAG';
+
     /** So many of the last practices are looked at. */
     public const LOOK_AT = 3;
 
-    private const STOPS = 2;
+    /** So many of them stopped for a symptom pause the exercise. */
+    public const STOPS = 2;
 
     /**
-     * What the latest practice of an exercise brings about.
+     * What a practice brings about, also one that is heard of late: what came after it does not undo it.
      *
-     * @param  list<StopClass|null>  $lastOfExercise  how the exercise's practices ended, latest first; null when
-     *                                                it was not stopped. Practices before the exercise was last
-     *                                                looked at are left out by the caller.
+     * @param  list<EndedPractice>  $practices  of this exercise and of those that share its stops, by when they ended, with
+     *                                          the one that has been heard of; those that somebody has looked at left out
+     * @param  string  $heard  its id
      * @param  bool  $isRecovery  a recovery exercise is never paused itself; getting help still pauses the others
      */
-    public static function afterPractice(array $lastOfExercise, bool $isRecovery = false): ?PauseDecision
+    public static function after(array $practices, string $heard, bool $isRecovery = false): ?PauseDecision
     {
-        $latest = $lastOfExercise[0] ?? null;
-        if ($latest === StopClass::GetHelp) {
-            return new PauseDecision(self::GET_HELP, everyExercise: true);
+        $place = null;
+        foreach ($practices as $index => $practice) {
+            $place = $practice->id === $heard ? $index : $place;
         }
-        $stops = array_filter(array_slice($lastOfExercise, 0, self::LOOK_AT), fn (?StopClass $end) => $end?->isSymptom() === true);
+        if ($place === null) {
+            return null;
+        }
+        if ($practices[$place]->end === StopClass::GetHelp) {
+            return new PauseDecision(self::GET_HELP, everyExercise: true, from: $practices[$place]->endedAt);
+        }
+        if ($isRecovery) {
+            return null;
+        }
+        // It may be the last of three, or one of those before a later stop.
+        for ($last = $place; $last < min(count($practices), $place + self::LOOK_AT); $last++) {
+            $ends = array_map(fn (EndedPractice $each) => $each->end, array_slice($practices, max(0, $last + 1 - self::LOOK_AT), min($last + 1, self::LOOK_AT)));
+            if (self::isTwiceInThree(array_reverse($ends))) {
+                return new PauseDecision(self::TWICE_IN_THREE, everyExercise: false, from: $practices[$last]->endedAt);
+            }
+        }
 
-        return count($stops) >= self::STOPS && ! $isRecovery ? new PauseDecision(self::TWICE_IN_THREE, everyExercise: false) : null;
+        return null;
+    }
+
+    /**
+     * Whether stops pause an exercise now.
+     *
+     * @param  list<StopClass|null>  $ends  how its last practices ended, latest first
+     */
+    public static function isTwiceInThree(array $ends): bool
+    {
+        $latest = $ends[0] ?? null;
+        $stops = array_filter(array_slice($ends, 0, self::LOOK_AT), fn (?StopClass $end) => $end?->isSymptom() === true);
+
+        return $latest?->isSymptom() === true && count($stops) >= self::STOPS;
+    }
+
+    /**
+     * Whether a practice still counts after somebody has looked: only what they cannot have known of.
+     *
+     * @param  DateTimeImmutable|null  $lookedAt  null when nobody has
+     */
+    public static function stillCounts(DateTimeImmutable $heardAt, ?DateTimeImmutable $lookedAt): bool
+    {
+        return $lookedAt === null || $heardAt > $lookedAt;
+    }
+
+    /** Whether looking at a pause also settles the stops before it. */
+    public static function settlesStops(string $rule): bool
+    {
+        return in_array($rule, [self::GET_HELP, self::TWICE_IN_THREE], true);
     }
 
     /**
@@ -45,5 +95,15 @@ final class PauseRules
     public static function barsANewProgramme(string $rule): bool
     {
         return $rule !== self::NEW_FINDING;
+    }
+
+    /**
+     * What the devices need, because they apply the same rules without a network.
+     *
+     * @return array{look_at: int, stops: int}
+     */
+    public static function forDevices(): array
+    {
+        return ['look_at' => self::LOOK_AT, 'stops' => self::STOPS];
     }
 }

@@ -21,20 +21,23 @@ final readonly class Recheck
     /**
      * @param  list<Item>  $items  of the version in force
      * @param  array<string, Prescription>  $inForce  by lineage
-     * @param  array<string, list<string>>  $reasoned  rules with a reason given, by lineage
+     * @param  array<string, array<string, Cause>>  $reasoned  what a reason was given for, by lineage and rule
      */
     public static function of(array $items, PatientFacts $before, PatientFacts $after, array $inForce = [], array $reasoned = []): self
     {
-        $old = RuleBook::checkProgramme($items, $before, $inForce);
-        $present = RuleBook::checkProgramme($items, $after, $inForce);
         $new = [];
-        foreach ($items as $item) {
-            $known = array_map(fn (Finding $finding) => $finding->rule, $old[$item->lineage] ?? []);
-            foreach ($present[$item->lineage] ?? [] as $finding) {
-                if ($finding->level === Level::Note || in_array($finding->rule, $known, true)) {
+        foreach ($items as $index => $item) {
+            $others = array_values(array_filter($items, fn (Item $each) => $each !== $item));
+            $now = $inForce[$item->lineage] ?? null;
+            $known = [];
+            foreach (RuleBook::findings($item, $before->comparedWith($now), $others, $index === 0) as $finding) {
+                $known[$finding->rule] = $finding;
+            }
+            foreach (RuleBook::findings($item, $after->comparedWith($now), $others, $index === 0) as $finding) {
+                if ($finding->level === Level::Note || ! $finding->isWorseThan($known[$finding->rule] ?? null)) {
                     continue;
                 }
-                $hasReason = in_array($finding->rule, $reasoned[$item->lineage] ?? [], true);
+                $hasReason = ($reasoned[$item->lineage][$finding->rule] ?? null)?->covers($finding->cause) === true;
                 $new[] = ['item' => $item, 'finding' => $finding, 'pauses' => $finding->level === Level::NeedsReason && ! $hasReason && ! $item->isRecovery()];
             }
         }

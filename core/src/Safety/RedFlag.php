@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
+use IvoryPace\Assessment\EarlyWarning;
+use IvoryPace\Assessment\Measure;
+
 /** Something to refer before any breathing programme. Blocks issuing until a clinician records what was done. */
 enum RedFlag: string
 {
-    /** Where the limits of rate, saturation, pulse and pressure come from; all else is common practice. */
-    public const LIMITS_SOURCE = 'Royal College of Physicians, National Early Warning Score (NEWS) 2, 2017 (from memory).';
-
     case ChestPain = 'chest-pain';
     case BreathlessAtRest = 'breathless-at-rest';
     case CoughingBlood = 'coughing-blood';
@@ -25,6 +25,13 @@ enum RedFlag: string
     case Saturation = 'saturation';
     case Pulse = 'pulse';
     case SystolicPressure = 'systolic-pressure';
+    /** Of measured values together; never asked. Likewise those below. */
+    case EarlyWarning = 'early-warning';
+    case DiastolicPressure = 'diastolic-pressure';
+    case PeakFlow = 'peak-flow';
+    /** Advice to be arranged the same day: it pauses nothing, and issuing waits for it. */
+    case SameDayAdvice = 'same-day-advice';
+    case MaternityAdvice = 'maternity-advice';
 
     /** As asked in the screening. */
     public function question(): string
@@ -41,10 +48,11 @@ enum RedFlag: string
             self::FastDeepBreathing => 'Fast deep breathing with thirst, vomiting or drowsiness?',
             self::HeadInjury => 'A recent head injury?',
             self::Suicide => 'Thoughts of suicide?',
-            self::RestingRate => 'Resting rate 25 or more, or 8 or fewer, breaths a minute?',
-            self::Saturation => 'Oxygen saturation 91 % or less, or below the patient’s own normal range?',
-            self::Pulse => 'Pulse 131 or more, or 40 or less?',
-            self::SystolicPressure => 'Systolic blood pressure 90 or less, or 220 or more?',
+            self::RestingRate => self::outside(Measure::RestingRate, 'Resting rate %2$d or more, or %1$d or fewer, breaths a minute?'),
+            self::Saturation => self::outside(Measure::Saturation, 'Oxygen saturation %1$d %% or less, or below the patient’s own normal range?'),
+            self::Pulse => self::outside(Measure::Pulse, 'Pulse %2$d or more, or %1$d or less?'),
+            self::SystolicPressure => self::outside(Measure::Systolic, 'Systolic blood pressure %1$d or less, or %2$d or more?'),
+            default => ucfirst($this->label()).'?',
         };
     }
 
@@ -66,13 +74,44 @@ enum RedFlag: string
             self::Saturation => 'low oxygen saturation',
             self::Pulse => 'pulse out of range',
             self::SystolicPressure => 'blood pressure out of range',
+            self::EarlyWarning => 'measured values that are urgent together',
+            self::DiastolicPressure => 'diastolic pressure out of range',
+            self::PeakFlow => 'peak flow under half of the personal best',
+            self::SameDayAdvice => 'same-day medical advice for blood pressure',
+            self::MaternityAdvice => 'speak to the maternity unit today',
         };
     }
 
     /** True when only an instrument can tell. */
     public function isMeasured(): bool
     {
-        return in_array($this, [self::RestingRate, self::Saturation, self::Pulse, self::SystolicPressure], true);
+        return in_array($this, [self::RestingRate, self::Saturation, self::Pulse, self::SystolicPressure], true) || ! $this->isAsked();
+    }
+
+    /** False for what only follows from measured values. */
+    public function isAsked(): bool
+    {
+        return ! in_array($this, [self::EarlyWarning, self::DiastolicPressure, self::PeakFlow, self::SameDayAdvice, self::MaternityAdvice], true);
+    }
+
+    /** True when every exercise but recovery waits until a practitioner says that it may go on; advice pauses nothing. */
+    public function pauses(): bool
+    {
+        return ! in_array($this, [self::SameDayAdvice, self::MaternityAdvice], true);
+    }
+
+    /** @return list<self> those that a screening asks */
+    public static function asked(): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $flag) => $flag->isAsked()));
+    }
+
+    /** @param  string  $text  with the value up to which, and from which, it is urgent */
+    private static function outside(Measure $measure, string $text): string
+    {
+        [$least, $most] = EarlyWarning::range($measure) ?? [0, 0];
+
+        return sprintf($text, $least - 1, $most + ($most === PHP_INT_MAX ? 0 : 1));
     }
 
     /** What to bear in mind with the question; null when there is nothing. */

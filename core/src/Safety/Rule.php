@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
-use IvoryPace\Programme\Item;
+use IvoryPace\Exercise\Change;
 
 /** One safety rule. */
 interface Rule
@@ -12,13 +12,13 @@ interface Rule
     /** Stable id, used in stored reasons and in the hazard log. */
     public function id(): string;
 
-    /** How grave its finding is. */
-    public function level(): Level;
+    /** The finding for this prescription and patient, without changes; null when there is nothing to say. */
+    public function check(Look $look): ?Finding;
 
     /**
-     * The finding for this prescription and patient, or null.
+     * Changes that might clear its finding, the best first; {@see RuleBook} offers those that do.
      *
-     * @param  list<Item>  $others  the other exercises of the programme
+     * @return list<Change>
      */
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding;
+    public function changes(Look $look, Finding $finding): array;
 }

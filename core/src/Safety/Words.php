@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
-/** Small helps for the sentences of findings. */
+/** Flags in the sentences of findings. */
 final class Words
 {
     /**
@@ -14,17 +14,10 @@ final class Words
      */
     public static function list(array $flags): string
     {
-        $labels = array_map(fn (Flag $flag) => $flag->label(), $flags);
+        $younger = in_array(Flag::Under12, $flags, true);
+        $labels = array_map(fn (Flag $flag) => $flag->label(), array_values(array_filter($flags, fn (Flag $flag) => ! ($younger && $flag === Flag::Under16))));
         $last = array_pop($labels);
 
         return $labels === [] ? (string) $last : implode(', ', $labels).' and '.$last;
-    }
-
-    /** At most two decimals and no needless ones: 7, 7.5, 0.71. */
-    public static function number(float $value): string
-    {
-        $text = rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
-
-        return $text === '-0' || $text === '' ? '0' : $text;
     }
 }

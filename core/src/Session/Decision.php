@@ -34,7 +34,7 @@ enum Decision: string
     public function follows(ProposalKind $proposal): ?bool
     {
         return match ($proposal) {
-            ProposalKind::Look => null,
+            ProposalKind::Look, ProposalKind::MeasureAgain => null,
             ProposalKind::StepBack => $this === self::StepBack,
             ProposalKind::TooEarly, ProposalKind::Stay => $this === self::Stay || $this === self::GoOn,
             ProposalKind::Lighten => $this === self::Lighten,

@@ -217,7 +217,7 @@ final class CatalogueTest extends TestCase
                     }
                 }
                 self::assertSame($sum, $timeline->totalMs());
-                self::assertSame($technique->openExhale, $timeline->isAbout(), 'about exactly when there is an open cue');
+                self::assertSame($prescription->hasOpenExhale(), $timeline->isAbout(), 'about exactly when there is an open cue');
                 self::assertEqualsWithDelta($timeline->exerciseMs() / 1000, $prescription->exerciseSeconds(), 1e-9);
                 $of = array_values(array_unique(array_filter(array_map(fn (Cue $cue) => $cue->place->ofBreaths, $timeline->cues()))));
                 self::assertSame($timeline->breaths() === 0 ? [] : [$timeline->breaths()], $of, $technique->key);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Exercise;
 
 use IvoryPace\Breath\ComfortableLimits;
+use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\FittingChanges;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\InvalidValue;
@@ -19,8 +20,29 @@ final class FittingChangesTest extends TestCase
     {
         [$text, $changes] = FittingChanges::toLimits($this->prescription('four-seven-eight'), new ComfortableLimits(6, 5, 9));
 
-        self::assertSame('The hold limits: 4:7:8 fits at 0.71 s a count.', $text);
-        self::assertSame(['count_length' => 0.71], $changes[0]->set);
+        self::assertSame('The hold limits: 4:7:8 fits at 0.71 s a count; begin at 0.56 s, 80 % of the limit.', $text);
+        self::assertSame(['same ratio at 0.56 s a count', 'same ratio at 0.71 s a count, the full limit'], array_map(fn (Change $change) => $change->label, $changes));
+        self::assertSame([['count_length' => 0.56], ['count_length' => 0.71]], array_map(fn (Change $change) => $change->set, $changes));
+    }
+
+    public function test_the_rest_is_held_to_the_limit_of_the_hold(): void
+    {
+        [$text, $changes] = FittingChanges::toLimits($this->prescription('square', ['ratio' => '4:0:4:8']), new ComfortableLimits(hold: 6));
+
+        self::assertStringStartsWith('The rest limits: 4:0:4:8 fits at 0.75 s a count', $text);
+        self::assertSame(0.6, $changes[0]->set['count_length']);
+        [, $short] = FittingChanges::toLimits($this->prescription('square', ['ratio' => '4:0:4:8']), new ComfortableLimits(hold: 2));
+        self::assertSame('4:0:4:3', $short[0]->set['ratio'], 'three counts of 0.6 s are within 2 s');
+    }
+
+    public function test_a_fit_under_three_a_minute_says_so_and_none_is_under_04_s_a_count(): void
+    {
+        [, $slow] = FittingChanges::toLimits($this->prescription('square', ['ratio' => '8:8:8:8']), new ComfortableLimits(10, 10, 10));
+        self::assertSame(['same ratio at 1 s a count, under 3 a minute', 'same ratio at 1.25 s a count, the full limit, under 3 a minute'], array_map(fn (Change $change) => $change->label, $slow));
+        [, $usual] = FittingChanges::toLimits($this->prescription('square', ['ratio' => '4:4:4:4']), new ComfortableLimits(5, 5, 5));
+        self::assertStringNotContainsString('a minute', $usual[0]->label.$usual[1]->label, '3 a minute and more');
+        [, $short] = FittingChanges::toLimits($this->prescription('square', ['ratio' => '4:4:4:4', 'slowest' => 1.5]), new ComfortableLimits(2.5, 2.5, 2.5));
+        self::assertSame(0.4, $short[0]->set['count_length'], '80 % would be 0.33 s');
     }
 
     public function test_what_is_offered_keeps_every_phase_within_its_limit_for_random_limits(): void

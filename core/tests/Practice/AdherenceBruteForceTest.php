@@ -203,7 +203,7 @@ final class AdherenceBruteForceTest extends TestCase
             'mine', $this->instant($practice['at']), $practice['done'], 12, $practice['short'], $practice['stopped'], $practice['anchor'] === null ? null : Anchor::cases()[$practice['anchor']],
         ), $case['practices']);
         $pauses = array_map(fn (array $pause) => new Pause(
-            $pause['mine'] ? (mt_rand(0, 1) === 0 ? 'mine' : null) : 'other', $this->instant($pause['from']),
+            $pause['mine'] ? (mt_rand(0, 1) === 0 ? ['mine', 'another'] : null) : ['other'], $this->instant($pause['from']),
             $pause['until'] === null ? null : $this->instant($pause['until']),
         ), $case['pauses']);
         $clock = PatientClock::in('UTC', $clockTime($case['dayStart'])->toString());

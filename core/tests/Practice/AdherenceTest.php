@@ -76,7 +76,7 @@ final class AdherenceTest extends TestCase
     public function test_a_day_with_a_pause_at_any_time_is_left_out_for_that_exercise_only(): void
     {
         $versions = [self::version(1, '2026-11-01', ['a' => self::plan(2), 'b' => self::plan(2)])];
-        $pause = new Pause('a', new DateTimeImmutable('2026-11-10 23:00 UTC'), new DateTimeImmutable('2026-11-11 05:00 UTC'));
+        $pause = new Pause(['a'], new DateTimeImmutable('2026-11-10 23:00 UTC'), new DateTimeImmutable('2026-11-11 05:00 UTC'));
         $adherence = self::adherence($versions, [], [$pause]);
         $due = fn (string $lineage) => array_map(
             fn ($day) => $day->due,

@@ -32,7 +32,7 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::NewFinding, 'Long pause in the breath', 'Square breathing is paused until you have looked', $facts = ['pausedExercise' => null] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Eyes closed', 'after a new answer, for Body scan.', ['newFinding' => ['title' => 'Eyes closed', 'exercise' => 'Body scan', 'paused' => false]] + $facts);
         $facts = ['newFinding' => null, 'worse' => Worsening::rating('tension', 3, 5.5), 'proposals' => [['label' => 'Step up', 'exercise' => 'Humming', 'short' => '92 % practised, effort 2'], ['label' => 'Finish', 'exercise' => 'Body scan', 'short' => '14 days at the goal']]] + $facts;
-        $this->expectLine(CaseloadReason::Worse, '3 to 5.5', 'is how Tension went: reliably worse', $facts);
+        $this->expectLine(CaseloadReason::Worse, '3 to 5.5', 'is how Tension went; it is reliably worse', $facts);
         $this->expectLine(CaseloadReason::Worse, '5 to 12', 'is how GAD-7 went', ['worse' => Worsening::questionnaire('GAD-7', 5, 12)] + $facts);
         $this->expectLine(CaseloadReason::ScreeningWaiting, '2 days', 'waits for you to confirm', $facts = ['worse' => null] + $facts);
         $this->expectLine(CaseloadReason::KeptAside, '3 entries', 'accept or refuse', $facts = ['screeningWaits' => null] + $facts);

@@ -402,7 +402,7 @@ final class InventedPatient
         $end = $start->addSeconds($seconds + 20);
         Carbon::setTestNow($end);
         CarbonImmutable::setTestNow($end);
-        (new StorePractice)($this->device, [
+        app(StorePractice::class)($this->device, [
             'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value,
             'started_at' => $start->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'),
             'breaths_done' => (int) floor($prescription->totalBreaths() * $share), 'seconds_done' => $seconds, ...$ratings,

@@ -11,6 +11,9 @@ final class Retiming
 {
     public const MOST_JOINING = 20;
 
+    /** Seconds under which joining leads no breath (common practice). */
+    public const LEAST_JOINING = 2.0;
+
     /**
      * A set as it goes on after the tempo was changed during one of its breaths: that breath is finished as it was,
      * the later ones follow at the new tempo.
@@ -38,10 +41,11 @@ final class Retiming
      * @param  float  $seconds  length of the patient's own breath, 1–30 s
      * @param  int  $over  breaths until the prescribed pace is reached, 1–20
      * @param  float  $slowest  no breath gets longer than so many times the prescribed one, 1 or more
+     * @param  float  $least  no breath gets shorter than so many seconds, unless it is prescribed so: {@see self::LEAST_JOINING}
      *
      * @throws InvalidValue
      */
-    public static function joining(Segment $set, float $seconds, int $over, float $slowest = INF): Segment
+    public static function joining(Segment $set, float $seconds, int $over, float $slowest = INF, float $least = self::LEAST_JOINING): Segment
     {
         if (! ($seconds >= 1 && $seconds <= 30)) {
             throw InvalidValue::because("A breath of $seconds s is outside 1 to 30 s.");
@@ -52,7 +56,9 @@ final class Retiming
         $first = array_filter($set->cues, fn (Cue $cue) => $cue->place->breath === $set->cues[0]->place->breath);
         $soft = array_sum(array_map(fn (Cue $cue) => $cue->isSoft ? $cue->durationMs : 0, $first));
         $moving = array_sum(array_map(fn (Cue $cue) => $cue->durationMs, $first)) - $soft;
-        $own = max(min($seconds * 1000, $slowest * ($moving + $soft)) - $soft, 0.1 * $moving);
+        $least = min($least * 1000, $moving + $soft);
+        $own = max(min($seconds * 1000, $slowest * ($moving + $soft)), $least) - $soft;
+        $own = max($own, 0.1 * $moving);
         $before = $set->cues[0]->place->breath;
 
         return self::by($set, fn (int $breath) => ($own / $moving) ** max(0, 1 - ($breath - $before) / $over));

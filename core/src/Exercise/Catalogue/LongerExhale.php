@@ -6,6 +6,7 @@ namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Position;
@@ -56,7 +57,7 @@ final class LongerExhale
                 '5:8', 6, [Position::Seated, Position::SeatedForward, Position::Reclined], [Route::Nose],
                 Teaching::of('long-exhale', [Purpose::Settling, Purpose::Attention], ['evening'], ['silent'], ['throat'], ['heavy', 'warmth'], self::STOPS, ['hands', 'which-moves']),
                 [Climb::repeats(6, 8, 10, 12), Climb::growing(10, Phase::Exhale)],
-                recipe: new CountedSet(freeAfter: 2.0), countIn: Counting::Down,
+                recipe: new CountedSet(freeAfter: 2.0), countIn: Counting::Down, demands: [Demand::LooksInward],
             ),
             self::make(
                 'pursed-exhale', 'Pursed-lip exhale', 'In by the nose, a short pause, out through pursed lips.',
@@ -80,16 +81,17 @@ final class LongerExhale
      * @param  list<Position>  $positions
      * @param  list<Route>  $routesOut
      * @param  list<Climb>  $climbs
+     * @param  list<Demand>  $demands
      */
     private static function make(
         string $key, string $name, string $about, string $ratio, int $breaths, array $positions, array $routesOut,
-        Teaching $teaching, array $climbs, Recipe $recipe = new CountedSet, Counting $countIn = Counting::Up,
+        Teaching $teaching, array $climbs, Recipe $recipe = new CountedSet, Counting $countIn = Counting::Up, array $demands = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: Length::Breaths, teaching: $teaching, positions: $positions,
             routesOut: $routesOut, hands: 'exercise.hands.chest-and-belly', ratio: $ratio, breaths: $breaths, timesADay: 3,
             props: [$positions[0]->isLying() ? Prop::PillowUnderHead : Prop::ChairWithBack],
-            climbs: $climbs, short: ['breaths' => max(3, intdiv($breaths, 2))], countIn: $countIn,
+            climbs: $climbs, short: ['breaths' => max(3, intdiv($breaths, 2))], countIn: $countIn, demands: $demands,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
@@ -52,6 +53,7 @@ final class Plain
             hands: 'exercise.hands.chest-and-belly',
             minutes: 3.0,
             timesADay: 2,
+            demands: [Demand::LooksInward],
             props: [Prop::PillowUnderHead],
             climbs: [
                 Climb::positions(Position::SupineKneesBent, Position::Reclined, Position::Seated, Position::Standing, Position::Walking),

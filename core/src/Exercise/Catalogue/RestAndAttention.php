@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\CueKind;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
@@ -46,7 +47,7 @@ final class RestAndAttention
                 Teaching::of('tense-release', [Purpose::Sleep, Purpose::Settling], ['lights-out', 'waking'], ['difference'], ['too-hard', 'holding-breath'], ['heavy', 'warmth'], [StopSymptom::Cramp, StopSymptom::Dizziness]),
                 [Climb::parameter('groups', 3, 4, 5, 6)],
                 [new Parameter('groups', 'muscle groups', 3, 1, 6), new Parameter('times', 'times each', 3, 1, 5), new Parameter('tense', 'counts tense', 3, 2, 6)],
-                ['parameters' => ['groups' => 2, 'times' => 2]],
+                ['parameters' => ['groups' => 2, 'times' => 2]], [Demand::Tenses],
             ),
             self::free(
                 'body-scan', 'Body scan', 'The attention goes through the body, region by region.', new BodyScan, Length::Derived, null, 1,
@@ -58,7 +59,7 @@ final class RestAndAttention
                     Parameter::choice('list', 'through the body', [1 => 'groups, feet to head', 2 => 'ninety parts, crown to toes']),
                     Parameter::choice('end', 'at the end', [1 => 'staying awake', 2 => 'falling asleep is welcome']),
                 ],
-                ['parameters' => ['list' => 1, 'seconds' => 2]], scansBody: true,
+                ['parameters' => ['list' => 1, 'seconds' => 2]], [Demand::ScansBody, Demand::LooksInward],
             ),
             self::free(
                 'reverse-count', 'Counting down', 'One number a second down to 0; the breath goes its own way.', new ReverseCount, Length::Derived, null, 2,
@@ -71,20 +72,20 @@ final class RestAndAttention
                 'noticing', 'Noticing the breath', 'Watching without changing anything: pace, evenness, route, what moves.', new Uncounted(CueKind::Listen), Length::Minutes, 1.5, 1,
                 self::SEATED, [Prop::ChairWithBack],
                 Teaching::of('noticing', [Purpose::Attention, Purpose::Learning], ['anytime'], ['nothing-changed'], ['steering'], ['restless', 'odd-at-first'], self::STOPS, ['pace', 'evenness', 'route', 'what-moves']),
-                [], [], ['minutes' => 0.5],
+                [], [], ['minutes' => 0.5], [Demand::LooksInward],
             ),
             self::forwardLean(),
             self::free(
                 'neck-release', 'Neck release', 'Slow head turns and small nods on a folded support; before breathing practice.', new Uncounted(CueKind::Move, 10_000), Length::Minutes, 2.0, 1,
                 [Position::Supine, Position::SupineKneesBent, Position::Seated], [Prop::PillowUnderHead],
                 Teaching::of('neck-release', [Purpose::Trunk, Purpose::Settling], ['anytime'], ['small-slow'], ['into-pain'], ['stretch'], [StopSymptom::Dizziness, StopSymptom::Tingling], ['right', 'middle', 'left', 'middle', 'nod', 'long-neck']),
-                [], [], ['minutes' => 1.0],
+                [], [], ['minutes' => 1.0], [Demand::TurnsHead],
             ),
             self::free(
                 'shoulder-rolls', 'Shoulder rolls with the breath', 'Up on the way in, back and down on the way out; before breathing practice.', new Uncounted(CueKind::Move, 5_000), Length::Minutes, 2.0, 1,
                 [Position::Seated, Position::Standing], [Prop::ChairWithBack],
                 Teaching::of('shoulder-rolls', [Purpose::Trunk, Purpose::Moving], ['breaks'], ['with-breath'], ['jerking'], ['warmth'], [StopSymptom::Dizziness], ['up', 'down']),
-                [], [], ['minutes' => 1.0],
+                [], [], ['minutes' => 1.0], [Demand::RollsShoulders],
             ),
         ];
     }
@@ -143,15 +144,16 @@ final class RestAndAttention
      * @param  list<Climb>  $climbs
      * @param  list<Parameter>  $parameters
      * @param  array<string, mixed>  $short
+     * @param  list<Demand>  $demands
      */
     private static function free(
         string $key, string $name, string $about, Recipe $recipe, Length $length, ?float $minutes, int $timesADay, array $positions, array $props,
-        Teaching $teaching, array $climbs, array $parameters, array $short, bool $scansBody = false,
+        Teaching $teaching, array $climbs, array $parameters, array $short, array $demands = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
             routesOut: [Route::Nose, Route::PursedLips], hands: "exercise.hands.$key", minutes: $minutes, timesADay: $timesADay, props: $props,
-            parameters: $parameters, efforts: [Effort::Gentle], climbs: $climbs, short: $short, scansBody: $scansBody,
+            parameters: $parameters, efforts: [Effort::Gentle], climbs: $climbs, short: $short, demands: $demands,
         );
     }
 }

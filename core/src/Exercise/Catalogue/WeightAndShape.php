@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
@@ -70,7 +71,7 @@ final class WeightAndShape
             breaths: 5,
             timesADay: 2,
             props: [Prop::PillowUnderKnees],
-            parameters: [new Parameter('inhale', 'counts in', 4, 2, 8)],
+            parameters: [new Parameter('inhale', 'counts in', 4, 2, 8), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 20)],
             climbs: [Climb::repeats(5, 6, 8, 10)],
             short: ['breaths' => 3],
             openExhale: true,
@@ -92,13 +93,14 @@ final class WeightAndShape
             breaths: 4,
             timesADay: 2,
             props: [Prop::ChairWithBack],
-            parameters: [new Parameter('inhale', 'counts in', 4, 2, 6)],
+            parameters: [new Parameter('inhale', 'counts in', 4, 2, 6), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 12)],
             // What is hummed out lies below the resting level: without that it would be another exercise.
             effort: Effort::Complete,
             efforts: [Effort::Complete, Effort::Active],
             climbs: [Climb::repeats(4, 5, 6, 7, 8)],
             short: ['breaths' => 2],
             openExhale: true,
+            demands: [Demand::PressesRibs],
         );
     }
 
@@ -133,7 +135,7 @@ final class WeightAndShape
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: new Uncounted, length: Length::Minutes, teaching: $teaching, positions: $positions,
-            routesOut: [Route::Nose, Route::PursedLips], hands: $hands, minutes: $minutes, parameters: $parameters, climbs: $climbs, short: ['minutes' => 1.0],
+            routesOut: [Route::Nose, Route::PursedLips], hands: $hands, minutes: $minutes, parameters: $parameters, climbs: $climbs, short: ['minutes' => 1.0], demands: [Demand::LooksInward],
         );
     }
 }

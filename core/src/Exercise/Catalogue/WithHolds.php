@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
+use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Purpose;
@@ -42,6 +44,7 @@ final class WithHolds
                 Teaching::of('in-hold-out', [Purpose::Pressure, Purpose::Attention], ['breaks'], ['soft-hold'], ['locking'], ['warmth', 'light-at-first'], self::STOPS),
                 new CountedSet(prelude: ['cue.move.shoulders-back', 'cue.move.shoulders-forward', 'cue.move.arms-hang'], instructions: [Phase::Hold->value => 'cue.hold-soft']),
                 [Climb::growing(8, Phase::Inhale, Phase::Hold, Phase::Exhale), Climb::repeats(4, 5, 6)],
+                demands: [Demand::RollsShoulders], parameters: [Parameter::choice('prelude', 'before the first breath', [1 => 'shoulder rolls first', 2 => 'no shoulder rolls'])],
             ),
             self::make(
                 'three-part', 'Three, three, six', 'In three, hold three, out six, lying with hands on chest and belly.', '3:3:6', 8, 1,
@@ -55,7 +58,7 @@ final class WithHolds
                 'square', 'Square breathing', 'Four equal sides, spine long.', '4:4:4:4', 5, 2,
                 [Position::Seated, Position::Standing, Position::Reclined], [Route::Nose, Route::Mouth],
                 Teaching::of('square', [Purpose::Pressure, Purpose::Attention], ['breaks', 'when-needed'], ['equal'], ['last-side'], ['warmth'], self::STOPS),
-                new CountedSet(instructions: [Phase::Rest->value => 'cue.rest-side']), [Climb::scaled(3, 4, 5, 6), Climb::repeats(5, 8, 10)],
+                new CountedSet(instructions: [Phase::Rest->value => 'cue.rest-side']), [Climb::scaled(3, 4, 5), Climb::repeats(5, 8, 10)],
                 easier: ['ratio' => '3:3:3:3'],
             ),
             // Balban et al., Cell Reports Medicine 2023;4:100895, from memory, for five minutes a day.
@@ -71,7 +74,7 @@ final class WithHolds
                 [Position::Seated, Position::Kneeling], [Route::Nose],
                 Teaching::of('alternate-nostril', [Purpose::Settling, Purpose::Attention], ['waking', 'evening'], ['longer-out'], ['order'], ['heavy', 'one-side-narrower'], self::STOPS),
                 new AlternateNostril, [Climb::repeats(5, 10, 15, 20), Climb::growing(10, Phase::Inhale, Phase::Exhale)],
-                length: Length::Rounds, closesNostril: true, hands: 'exercise.hands.fold-two-fingers',
+                length: Length::Rounds, demands: [Demand::ClosesNostril], hands: 'exercise.hands.fold-two-fingers',
             ),
             self::make(
                 'walking', 'Breathing paced by steps', 'A count is a step; able to talk all the time.', '3:4', 40, 1,
@@ -94,7 +97,7 @@ final class WithHolds
             ]),
             // Four breaths for 28 days first; the cap is 8, in another school 10.
             [Climb::repeats(4, 5, 6, 7, 8)->after(28)],
-            schoolClimbs: [School::RatioPractice->value => [Climb::repeats(4, 5, 6, 7, 8, 9, 10)->after(28), Climb::counts(1.0, 1.1, 1.25)]],
+            schoolClimbs: [School::RatioPractice->value => [Climb::repeats(4, 5, 6, 7, 8, 9, 10)->after(28), Climb::counts(1.0, 1.05)]],
             easier: ['ratio' => '4:6:5'],
         );
     }
@@ -105,17 +108,19 @@ final class WithHolds
      * @param  list<Climb>  $climbs
      * @param  array<string, list<Climb>>  $schoolClimbs
      * @param  array<string, mixed>  $easier
+     * @param  list<Demand>  $demands
+     * @param  list<Parameter>  $parameters
      */
     private static function make(
         string $key, string $name, string $about, string $ratio, int $breaths, int $timesADay, array $positions, array $routesOut,
-        Teaching $teaching, Recipe $recipe, array $climbs, Length $length = Length::Breaths, float $count = 1.0, bool $closesNostril = false,
-        string $hands = 'exercise.hands.as-you-like', array $schoolClimbs = [], array $easier = [],
+        Teaching $teaching, Recipe $recipe, array $climbs, Length $length = Length::Breaths, float $count = 1.0, array $demands = [],
+        string $hands = 'exercise.hands.as-you-like', array $schoolClimbs = [], array $easier = [], array $parameters = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
             routesOut: $routesOut, hands: $hands, ratio: $ratio, breaths: $breaths, timesADay: $timesADay,
             props: $positions[0] === Position::Seated ? [Prop::ChairWithBack] : [], count: $count, climbs: $climbs, schoolClimbs: $schoolClimbs,
-            short: ['breaths' => max(1, intdiv($breaths, 2))], easier: $easier, closesNostril: $closesNostril,
+            short: ['breaths' => max(1, intdiv($breaths, 2))], easier: $easier, demands: $demands, parameters: $parameters,
         );
     }
 }

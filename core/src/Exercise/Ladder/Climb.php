@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Ladder;
 
+use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\Counts;
+use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prescription;
@@ -95,20 +97,36 @@ final readonly class Climb
         };
     }
 
-    /** True when an exercise is further along this axis than the ladder goes. */
+    /** True when an exercise is further along this axis than the ladder goes; a set that grows by its longest breath. */
     public function isPastCap(Prescription $prescription): bool
     {
-        $top = $this->values === [] ? $this->cap : (float) max(array_map(floatval(...), $this->values));
+        return $this->axis === Axis::Ratio
+            ? array_filter($prescription->cycles(), fn (Cycle $cycle) => $this->isRatioPast($cycle->pattern)) !== [] : $this->isWrittenPastCap($prescription);
+    }
+
+    /** The same by what is written, whatever grows from it. */
+    public function isWrittenPastCap(Prescription $prescription): bool
+    {
+        $top = $this->top();
 
         return match ($this->axis) {
             Axis::Position => false,
-            Axis::Ratio => $prescription->pattern !== null && $prescription->pattern
-                ->counts($this->values === [] ? $this->phases[count($this->phases) - 1] : Phase::Inhale)->toFloat() > $top + 1e-9,
+            Axis::Ratio => $prescription->pattern !== null && $this->isRatioPast($prescription->pattern),
             Axis::Count => $prescription->countLength->seconds > $top + 1e-9,
             Axis::Repeats => (float) $prescription->breaths > $top + 1e-9,
             Axis::Minutes => (float) $prescription->minutes > $top + 1e-9,
             Axis::Parameter => ($prescription->parameters[$this->name] ?? 0.0) > $top + 1e-9,
         };
+    }
+
+    private function isRatioPast(BreathPattern $pattern): bool
+    {
+        return $pattern->counts($this->values === [] ? $this->phases[count($this->phases) - 1] : Phase::Inhale)->toFloat() > $this->top() + 1e-9;
+    }
+
+    private function top(): float
+    {
+        return $this->values === [] ? $this->cap : (float) max(array_map(floatval(...), $this->values));
     }
 
     /** Where it ends, in words. */

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Ladder;
 
-use IvoryPace\Breath\ComfortableLimits;
-use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\School;
 use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
 
 /** The ordered steps of a progression. Each changes one axis against the one below; none goes past the technique's cap. */
 final readonly class Ladder
@@ -24,11 +23,10 @@ final readonly class Ladder
     }
 
     /**
-     * Generated for a prescription: along the climbs of its technique, in the order of the school.
-     *
-     * @param  ComfortableLimits  $limits  s; the ladder ends on an axis where a phase would pass them
+     * Generated for a prescription: along the climbs of its technique, in the order of the school. It ends on an axis where
+     * a breath would pass what was measured of the patient, or the longest breath for anyone.
      */
-    public static function generate(Prescription $now, School $school, ComfortableLimits $limits = new ComfortableLimits): self
+    public static function generate(Prescription $now, School $school, Reach $reach = new Reach): self
     {
         $rungs = [new Rung(null, [], $now, 0)];
         foreach ($now->technique->climbs($school) as $climb) {
@@ -38,7 +36,7 @@ final readonly class Ladder
                 } catch (InvalidValue) {
                     break; // this prescription cannot go further here
                 }
-                if (self::isPast($next, $limits)) {
+                if (Reach::isTooLong($next) || $climb->isPastCap($next) || $reach->passed($next) !== []) {
                     break;
                 }
                 $now = $next;
@@ -75,7 +73,7 @@ final readonly class Ladder
                     : "Rung $number changes ".implode(' and ', array_map(fn (Axis $axis) => $axis->label(), $axes)).' at once; one at a time.');
             }
             foreach ($next->technique->climbs($school) as $climb) {
-                if ($climb->axis === $axes[0] && $climb->isPastCap($next) && ! $climb->isPastCap($now)) {
+                if ($climb->axis === $axes[0] && $climb->isWrittenPastCap($next) && ! $climb->isWrittenPastCap($now)) {
                     throw InvalidValue::because("Rung $number goes past the cap: {$climb->capLabel()} in {$next->technique->name}.");
                 }
             }
@@ -95,6 +93,50 @@ final readonly class Ladder
         return $this->rungs[1] ?? null;
     }
 
+    /** The next step, unless it would lead too far; an edited ladder may have been written before something was measured. */
+    public function nextWithin(Reach $reach): ?Rung
+    {
+        $next = $this->next();
+
+        return $next === null || $this->leadsTooFar($next, $reach) ? null : $next;
+    }
+
+    /**
+     * What of an edited ladder leads too far for anyone: a breath too long, or past a cap at its longest breath.
+     *
+     * @return string|null with the rung named; null when nothing does
+     */
+    public function overreaching(): ?string
+    {
+        foreach (array_slice($this->rungs, 1) as $index => $rung) {
+            $number = $index + 2;
+            if (Reach::isTooLong($rung->prescription)) {
+                return "Rung $number has a breath of ".Numbers::print((float) $rung->prescription->longestCycle()?->seconds()).' s; no ladder leads past '.Numbers::print(Prescription::LONGEST_BREATH).' s.';
+            }
+            if ($this->isPastCap($rung)) {
+                return "Rung $number goes past the cap at its longest breath.";
+            }
+        }
+
+        return null;
+    }
+
+    private function leadsTooFar(Rung $rung, Reach $reach): bool
+    {
+        return Reach::isTooLong($rung->prescription) || $this->isPastCap($rung) || $reach->passed($rung->prescription) !== [];
+    }
+
+    private function isPastCap(Rung $rung): bool
+    {
+        foreach ($rung->prescription->technique->climbs($this->school) as $climb) {
+            if ($climb->axis === $rung->axis && $climb->isPastCap($rung->prescription)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Axis> in which two exercises of a technique differ */
     private static function changed(Prescription $from, Prescription $to): array
     {
@@ -106,22 +148,5 @@ final readonly class Ladder
             $from->minutes !== $to->minutes ? Axis::Minutes : null,
             $from->parameters !== $to->parameters ? Axis::Parameter : null,
         ]));
-    }
-
-    private static function isPast(Prescription $prescription, ComfortableLimits $limits): bool
-    {
-        $cycle = $prescription->longestCycle();
-        if ($cycle === null) {
-            return false;
-        }
-        foreach ([Phase::Inhale, Phase::Hold, Phase::Exhale] as $phase) {
-            $seconds = $phase === Phase::Inhale ? $cycle->inhaleSeconds() : $cycle->phaseSeconds($phase);
-            $isOpen = $phase === Phase::Exhale && $prescription->technique->openExhale;
-            if (! $isOpen && $limits->of($phase) !== null && $seconds > $limits->of($phase) + 1e-9) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -42,7 +42,7 @@ final readonly class Rung
     /** Length of one breath in seconds; null when breaths are not paced or open. */
     public function cycleSeconds(): ?float
     {
-        return $this->prescription->technique->openExhale ? null : $this->prescription->topCycle()?->seconds();
+        return $this->prescription->hasOpenExhale() ? null : $this->prescription->topCycle()?->seconds();
     }
 
     /** Breaths a minute; null when breaths are not paced or open. */

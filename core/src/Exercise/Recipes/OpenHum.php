@@ -15,7 +15,10 @@ use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
 
-/** A counted inhale, then a hum as long as is comfortable: it ends when the patient taps, at the latest after its greatest length. */
+/**
+ * A counted inhale, then a hum as long as is comfortable: it ends when the patient taps, at the latest after its greatest
+ * length. A prescriber may set how many counts it lasts instead.
+ */
 final readonly class OpenHum implements Recipe
 {
     /** Counts of hum for which room is planned; the real length is the patient's own and is logged. */
@@ -40,10 +43,7 @@ final readonly class OpenHum implements Recipe
                     Cues::beats(0, $inhaleMs, $in, $count, $prescription->guidance->counting(Phase::Inhale)),
                     $place, announcesLast: $breath === $of && $of > 1,
                 ),
-                new Cue(
-                    CueKind::Hum, $inhaleMs, (int) round(self::NOMINAL_COUNTS * $count), 'cue.hum', $top, 0.0,
-                    place: $place, greatestMs: self::GREATEST_MS,
-                ),
+                self::hum($prescription, $inhaleMs, $count, $top, $place),
             ]);
         }
 
@@ -52,6 +52,23 @@ final readonly class OpenHum implements Recipe
 
     public function cycles(Prescription $prescription): array
     {
-        return [Cycle::of(BreathPattern::of($prescription->parameter('inhale'), self::NOMINAL_COUNTS), $prescription->countLength)];
+        return [Cycle::of(BreathPattern::of($prescription->parameter('inhale'), self::hums($prescription)), $prescription->countLength)];
+    }
+
+    private static function hum(Prescription $prescription, int $fromMs, float $countMs, float $top, Place $place): Cue
+    {
+        $counts = self::hums($prescription);
+        $ms = (int) round($counts * $countMs);
+        $beats = $prescription->hasOpenExhale() ? [] : Cues::beats($fromMs, $ms, (int) $counts, $countMs, $prescription->guidance->counting(Phase::Exhale));
+
+        return new Cue(
+            CueKind::Hum, $fromMs, $ms, $prescription->hasOpenExhale() ? 'cue.hum' : 'cue.hum-counted', $top, 0.0, $beats, $place, greatestMs: $prescription->hasOpenExhale() ? self::GREATEST_MS : null,
+        );
+    }
+
+    /** Counts of hum: as prescribed, or those for which room is planned. */
+    private static function hums(Prescription $prescription): float
+    {
+        return $prescription->hasOpenExhale() ? (float) self::NOMINAL_COUNTS : $prescription->parameter('hum');
     }
 }

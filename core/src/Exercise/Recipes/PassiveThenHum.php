@@ -35,6 +35,8 @@ final readonly class PassiveThenHum implements Recipe
         $of = (int) $prescription->breaths;
         $top = $prescription->effort->top();
         $low = $prescription->effort->bottom();
+        $isOpen = $prescription->hasOpenExhale();
+        $hums = self::hums($prescription);
         $segments = [Cues::leadIn($cycle)];
         for ($breath = 1; $breath <= $of; $breath++) {
             $place = new Place(breath: $breath, ofBreaths: $of);
@@ -47,8 +49,9 @@ final readonly class PassiveThenHum implements Recipe
                 ),
                 new Cue(CueKind::Exhale, $inhaleMs, $passiveMs, 'cue.passive', $top, 0.0, place: $place),
                 new Cue(
-                    CueKind::Hum, $inhaleMs + $passiveMs, (int) round(self::HUM_COUNTS * $count), 'cue.hum-remainder', 0.0, $low,
-                    place: $place, greatestMs: self::GREATEST_MS,
+                    CueKind::Hum, $inhaleMs + $passiveMs, (int) round($hums * $count), $isOpen ? 'cue.hum-remainder' : 'cue.hum-remainder-counted', 0.0, $low,
+                    $isOpen ? [] : Cues::beats($inhaleMs + $passiveMs, (int) round($hums * $count), (int) $hums, $count, $prescription->guidance->counting(Phase::Exhale)),
+                    $place, greatestMs: $isOpen ? self::GREATEST_MS : null,
                 ),
             ]);
         }
@@ -58,6 +61,12 @@ final readonly class PassiveThenHum implements Recipe
 
     public function cycles(Prescription $prescription): array
     {
-        return [Cycle::of(BreathPattern::of($prescription->parameter('inhale'), self::PASSIVE_COUNTS + self::HUM_COUNTS), $prescription->countLength)];
+        return [Cycle::of(BreathPattern::of($prescription->parameter('inhale'), self::PASSIVE_COUNTS + self::hums($prescription)), $prescription->countLength)];
+    }
+
+    /** Counts of hum: as prescribed, or those for which room is planned. */
+    private static function hums(Prescription $prescription): float
+    {
+        return $prescription->hasOpenExhale() ? (float) self::HUM_COUNTS : $prescription->parameter('hum');
     }
 }

@@ -8,6 +8,7 @@ use IvoryPace\Exercise\PrescriptionFields;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Weekday;
+use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Session\Decision;
 
 /** Which decision a changed exercise amounts to, so that it can stand beside what was proposed for it. */
@@ -16,9 +17,10 @@ final class WhatWasDone
     /**
      * @param  Item|null  $now  null where it is no longer prescribed
      * @param  list<Item>  $earlier  the same lineage in older versions, latest first
+     * @param  PatientFacts  $patient  for whom it is easier
      * @return Decision|null null where breath and times are as they were: then nothing has been decided yet
      */
-    public static function to(Item $then, ?Item $now, array $earlier = []): ?Decision
+    public static function to(Item $then, ?Item $now, array $earlier = [], PatientFacts $patient = new PatientFacts): ?Decision
     {
         if ($now === null) {
             return Decision::Stop;
@@ -27,7 +29,7 @@ final class WhatWasDone
         if ($isSameBreath && self::times($then) === self::times($now)) {
             return null;
         }
-        foreach ([[Step::up($then), Decision::StepUp], [Step::back($then, $earlier), Decision::StepBack]] as [$step, $decision]) {
+        foreach ([[Step::up($then), Decision::StepUp], [Step::back($then, $earlier, $patient), Decision::StepBack]] as [$step, $decision]) {
             if ($step !== null && self::isSameBreath($step, $now)) {
                 return $decision;
             }

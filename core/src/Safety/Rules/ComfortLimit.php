@@ -5,113 +5,119 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Breath\BreathPattern;
-use IvoryPace\Breath\CountLength;
 use IvoryPace\Breath\Counts;
 use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Fitting;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Programme\Item;
+use IvoryPace\Exercise\FittingChanges;
+use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
+use IvoryPace\Safety\Offers\EasierForms;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
-/** Inhale, hold or exhale longer than the patient was measured to do comfortably. Common practice. */
+/**
+ * A phase longer than the patient was measured to do comfortably; the rest is held to the limit of the hold. Common
+ * practice. What is offered begins at 80 % of the limit: a limit is no target.
+ */
 final class ComfortLimit implements Rule
 {
-    private const PHASES = [Phase::Exhale, Phase::Hold, Phase::Inhale];
+    private const PHASES = [Phase::Exhale, Phase::Hold, Phase::Rest, Phase::Inhale];
 
     public function id(): string
     {
         return 'COMFORT-LIMIT';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Caution;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $cycle = $item->prescription->longestCycle();
-        if ($cycle === null) {
-            return null;
-        }
+        $texts = [];
+        $numbers = [];
+        $field = null;
         foreach (self::PHASES as $phase) {
-            $limit = $patient->limits->of($phase);
-            $seconds = self::seconds($cycle, $phase);
-            if ($phase === Phase::Exhale && $item->prescription->technique->openExhale) {
-                continue; // it ends when the patient says so
+            $limit = $look->patient->limits->of($phase);
+            $seconds = self::seconds($look, $phase);
+            if ($limit === null || $seconds <= $limit + 1e-9) {
+                continue;
             }
-            if ($limit !== null && $seconds > $limit + 1e-9) {
-                return new Finding(
-                    $this->id(), $this->level(), 'Longer than comfortable',
-                    ucfirst($phase->value).' of '.Words::number($seconds).' s; the comfortable limit measured is '.Words::number($limit).' s.',
-                    $phase->value, [...self::changes($cycle, $patient, $item->prescription->guidance->tempo->slowest), ...EasierChanges::for($item)], 'Common practice.',
-                );
-            }
+            $field ??= $phase->value;
+            $texts[] = "{$phase->value} of ".Numbers::print($seconds).' s; the comfortable limit measured is '.Numbers::print($limit).' s';
+            // Longer, or beside a limit that has become shorter: both are worse.
+            $numbers[$phase->value] = $seconds / $limit;
         }
 
-        return null;
+        return $field === null ? null : new Finding(
+            $this->id(), Level::Caution, 'Longer than comfortable', ucfirst(implode('. ', array_map(ucfirst(...), $texts))).'.', $field, new Cause([], $numbers),
+        );
     }
 
-    private static function seconds(Cycle $cycle, Phase $phase): float
+    public function changes(Look $look, Finding $finding): array
     {
-        return $phase === Phase::Inhale ? $cycle->inhaleSeconds() : $cycle->phaseSeconds($phase);
+        $cycle = $look->prescription->longestCycle();
+
+        return $cycle === null ? [] : [...self::fits($look, $cycle), ...EasierForms::of($look->item)];
     }
 
-    /** @return list<Change> */
-    private static function changes(Cycle $cycle, PatientFacts $patient, float $slowest): array
+    /** 0 where it ends when the patient says so. */
+    private static function seconds(Look $look, Phase $phase): float
+    {
+        return match ($phase) {
+            Phase::Inhale, Phase::TopUp => $look->of->inhale,
+            Phase::Hold => $look->of->hold,
+            Phase::Exhale => $look->prescription->hasOpenExhale() ? 0.0 : $look->of->exhale,
+            Phase::Rest => $look->of->rest,
+        };
+    }
+
+    /** @return list<Change> at the share of the limits with which one begins, then at the whole of them */
+    private static function fits(Look $look, Cycle $cycle): array
     {
         $changes = [];
-        if (self::hasLimitForACount($cycle, $patient)) {
-            $fit = Fitting::toLimits($cycle->pattern, $patient->limits);
-            $count = floor($fit->countSeconds / $slowest * 100 + 1e-9) / 100;
-            if ($fit->suits() && $count >= CountLength::MIN && $count <= CountLength::MAX) {
-                $changes[] = new Change('fit: same ratio at '.Words::number($count).' s a count', ['count_length' => $count]);
+        $slowest = $look->prescription->guidance->tempo->slowest;
+        try {
+            $fit = Fitting::toLimits($cycle->pattern, $look->patient->limits);
+            foreach ($fit->suits() ? FittingChanges::counts($fit, $slowest) : [] as $place => $count) {
+                $changes[] = new Change(
+                    'fit: same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit').FittingChanges::slow($cycle->pattern, $count * $slowest), ['count_length' => $count],
+                );
             }
+        } catch (InvalidValue) {
+            // No counted phase has a limit: only soft pauses are too long.
         }
-        $shorter = self::shortened($cycle, $patient);
-        if ($shorter !== null) {
-            $changes[] = new Change('shorter phases: '.$shorter->toString(), ['ratio' => $shorter->toString()]);
+        foreach ([[Fitting::FIRST_SHARE, ''], [1.0, ', the full limit']] as [$share, $words]) {
+            $shorter = self::shortened($look, $cycle, $share);
+            if ($shorter !== null) {
+                $changes[] = new Change('shorter phases: '.$shorter->toString().$words, ['ratio' => $shorter->toString()]);
+            }
         }
 
         return $changes;
     }
 
-    private static function hasLimitForACount(Cycle $cycle, PatientFacts $patient): bool
-    {
-        foreach (self::PHASES as $phase) {
-            if ($patient->limits->of($phase) !== null && ! $cycle->pattern->counts($phase)->isZero()) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** Whole counts within the limits, or hundredths where less than one count would be left. */
-    private static function shortened(Cycle $cycle, PatientFacts $patient): ?BreathPattern
+    /** Whole counts within a share of the limits, or hundredths where less than one count would be left. */
+    private static function shortened(Look $look, Cycle $cycle, float $share): ?BreathPattern
     {
         $pattern = $cycle->pattern;
         foreach (self::PHASES as $phase) {
-            $limit = $patient->limits->of($phase);
-            if ($limit === null || self::seconds($cycle, $phase) <= $limit + 1e-9) {
+            $limit = $look->patient->limits->of($phase);
+            if ($limit === null || self::seconds($look, $phase) <= $limit + 1e-9) {
                 continue;
             }
-            $most = $limit / $cycle->countLength->seconds;
+            $most = $limit * $share / $cycle->countLength->seconds;
             $counts = $most >= 1 ? floor($most + 1e-9) : floor($most * 100 + 1e-9) / 100;
-            if ($counts <= 0 && $phase !== Phase::Hold) {
+            if ($counts <= 0 && ($phase === Phase::Inhale || $phase === Phase::Exhale)) {
                 return null;
             }
-            $pattern = $pattern->with($phase, Counts::of($counts));
             if ($phase === Phase::Inhale) {
                 $pattern = $pattern->with(Phase::TopUp, Counts::zero());
             }
+            $pattern = $pattern->with($phase, Counts::of($counts));
         }
 
-        return $pattern;
+        return $pattern->equals($cycle->pattern) ? null : $pattern;
     }
 }

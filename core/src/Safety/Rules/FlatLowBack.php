@@ -7,11 +7,11 @@ namespace IvoryPace\Safety\Rules;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
-use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
 
 /** Lying flat with low back pain and no pillow under the knees. Common practice. */
@@ -22,27 +22,24 @@ final class FlatLowBack implements Rule
         return 'FLAT-LOW-BACK';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Note;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $prescription = $item->prescription;
-        if (! $patient->has(Flag::LowBackPain) || ! $prescription->position->isLyingFlat()
+        $prescription = $look->prescription;
+        if (! $look->patient->has(Flag::LowBackPain) || ! $prescription->position->isLyingFlat()
             || in_array($prescription->position, [Position::SupineKneesBent, Position::Prone], true)
             || in_array(Prop::PillowUnderKnees, $prescription->props, true)) {
             return null;
         }
-        $props = [...$prescription->props, Prop::PillowUnderKnees];
 
         return new Finding(
-            $this->id(), $this->level(), 'Low back pain, lying flat',
-            'More comfortable with support under the knees.',
-            'props',
-            [new Change('add a pillow under the knees', ['props' => array_map(fn (Prop $prop) => $prop->value, $props)])],
-            'Common practice.',
+            $this->id(), Level::Note, 'Low back pain, lying flat', 'More comfortable with support under the knees.', 'props', new Cause([Flag::LowBackPain]),
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        $props = [...$look->prescription->props, Prop::PillowUnderKnees];
+
+        return [new Change('add a pillow under the knees', ['props' => array_map(fn (Prop $prop) => $prop->value, $props)])];
     }
 }

@@ -7,10 +7,10 @@ namespace IvoryPace\Safety\Rules;
 use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\School;
-use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
 
 /** More than 8 breaths at the proportions of 4:7:8; in ratio practice, more than 10. Common practice. */
@@ -25,24 +25,28 @@ final class FourSevenEightBreaths implements Rule
         return 'FOUR-SEVEN-EIGHT-BREATHS';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Caution;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $prescription = $item->prescription;
-        $most = $item->school === School::RatioPractice ? self::MOST_IN_RATIO_PRACTICE : self::MOST;
+        $prescription = $look->prescription;
+        $most = self::most($look);
         if ($prescription->pattern === null || $prescription->breaths <= $most
             || ! $prescription->pattern->hasRatioOf(BreathPattern::of(4, 8, hold: 7))) {
             return null;
         }
 
         return new Finding(
-            $this->id(), $this->level(), "More than $most breaths of 4:7:8",
-            "{$prescription->breaths} breaths at this ratio; $most is the usual most in {$item->school->label()}.",
-            'breaths', [new Change("$most breaths", ['breaths' => $most])], 'Common practice.',
+            $this->id(), Level::Caution, "More than $most breaths of 4:7:8",
+            "{$prescription->breaths} breaths at this ratio; $most is the usual most in {$look->item->school->label()}.", 'breaths', new Cause([], ['breaths' => (float) $prescription->breaths]),
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        return [new Change(self::most($look).' breaths', ['breaths' => self::most($look)])];
+    }
+
+    private static function most(Look $look): int
+    {
+        return $look->item->school === School::RatioPractice ? self::MOST_IN_RATIO_PRACTICE : self::MOST;
     }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Effort;
-use IvoryPace\Exercise\Length;
-use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
+use IvoryPace\Safety\Offers\EasierForms;
+use IvoryPace\Safety\Offers\SmallerBreath;
 use IvoryPace\Safety\Rule;
 use IvoryPace\Safety\Words;
 
@@ -30,39 +30,27 @@ final class FullSizeBreaths implements Rule
         return 'FULL-BREATHS';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Caution;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $prescription = $item->prescription;
-        $isFull = in_array($prescription->effort, [Effort::Full, Effort::Complete], true);
-        $because = $this->because($patient);
-        if (! $isFull || $because === null || ($prescription->technique->length !== Length::Minutes && $prescription->breathsInARow() <= self::MOST)) {
+        $flags = $look->patient->which([Flag::Panic, Flag::Fainting]);
+        $score = $look->patient->nijmegen !== null && $look->patient->nijmegen > self::NIJMEGEN ? $look->patient->nijmegen : null;
+        $prescription = $look->prescription;
+        if (! $prescription->isFullSize() || ($flags === [] && $score === null) || (! Sizing::isUncounted($look) && $prescription->breathsInARow() <= self::MOST)) {
             return null;
         }
-        $changes = [new Change('resting-size breaths', ['effort' => Effort::Gentle->value])];
-        if ($prescription->breaths !== null) {
-            $changes[] = new Change(self::MOST.' breaths', ['breaths' => self::MOST]);
-        }
+        $because = implode(', ', array_filter([Words::list($flags), $score === null ? '' : "a Nijmegen score of $score"]));
+        $numbers = Sizing::isUncounted($look) ? ['minutes' => (float) $prescription->minutes] : ['breaths' => (float) $prescription->breathsInARow()];
 
         return new Finding(
-            $this->id(), $this->level(), 'Many full-size breaths in a row',
-            'More than '.self::MOST.", with $because: may bring on dizziness.",
-            'effort', $changes, 'Common practice.',
+            $this->id(), Level::Caution, 'Many full-size breaths in a row', 'More than '.self::MOST.", with $because: may bring on dizziness.", 'effort',
+            new Cause($flags, $score === null ? $numbers : [...$numbers, 'nijmegen' => (float) $score]),
         );
     }
 
-    private function because(PatientFacts $patient): ?string
+    public function changes(Look $look, Finding $finding): array
     {
-        $flags = $patient->which([Flag::Panic, Flag::Fainting]);
-        if ($flags !== []) {
-            return Words::list($flags);
-        }
+        $fewer = $look->prescription->breaths === null ? [] : [new Change(self::MOST.' breaths', ['breaths' => self::MOST])];
 
-        return $patient->nijmegen !== null && $patient->nijmegen > self::NIJMEGEN
-            ? "a Nijmegen score of {$patient->nijmegen}" : null;
+        return [SmallerBreath::restingSize(), ...$fewer, ...EasierForms::of($look->item)];
     }
 }

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
+use IvoryPace\Numbers;
 use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
 /** More minutes a day than the patient said they have. Arithmetic. */
 final class MinutesADay implements Rule
@@ -20,30 +21,40 @@ final class MinutesADay implements Rule
         return 'MINUTES-A-DAY';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Note;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $byWeekday = $item->minutesByWeekday();
-        foreach ($others as $other) {
-            foreach ($other->minutesByWeekday() as $weekday => $minutes) {
-                $byWeekday[$weekday] += $minutes;
-            }
-        }
-        $most = max($byWeekday);
-        $has = $patient->minutesADay;
-        if ($has === null || $item->plan === null || $most <= $has + 1e-9) {
+        $most = self::fullest($look);
+        $has = $look->patient->minutesADay;
+        if ($has === null || $look->item->plan === null || $most <= $has + 1e-9) {
             return null;
         }
 
         return new Finding(
-            $this->id(), $this->level(), 'More than the patient has time for',
-            Words::number(round($most, 1)).' min on the fullest day; the patient said '.Words::number($has).' min.',
-            'times_a_day', $this->changes($item, max($item->plan->practicesByWeekday()), $has - ($most - max($item->minutesByWeekday()))), 'Arithmetic.',
+            $this->id(), Level::Note, 'More than the patient has time for',
+            Numbers::print(round($most, 1)).' min on the fullest day; the patient said '.Numbers::print($has).' min.', 'times_a_day', new Cause([], ['minutes' => $most / $has]), basis: 'Arithmetic.',
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        $has = $look->patient->minutesADay;
+        $plan = $look->item->plan;
+
+        return $has === null || $plan === null ? []
+            : $this->fitting($look->item, max($plan->practicesByWeekday()), $has - (self::fullest($look) - max($look->item->minutesByWeekday())));
+    }
+
+    /** Minutes on the fullest day of the week, of the whole programme. */
+    private static function fullest(Look $look): float
+    {
+        $byWeekday = $look->item->minutesByWeekday();
+        foreach ($look->others as $other) {
+            foreach ($other->minutesByWeekday() as $weekday => $minutes) {
+                $byWeekday[$weekday] += $minutes;
+            }
+        }
+
+        return max($byWeekday);
     }
 
     /**
@@ -51,7 +62,7 @@ final class MinutesADay implements Rule
      * @param  float  $has  minutes that the other exercises leave
      * @return list<Change>
      */
-    private function changes(Item $item, int $times, float $has): array
+    private function fitting(Item $item, int $times, float $has): array
     {
         if ($has <= 0) {
             return []; // the other exercises take all of it
@@ -67,7 +78,7 @@ final class MinutesADay implements Rule
         if ($cycle === null) {
             $minutes = floor($has / $times * 2 + 1e-9) / 2;
             if ($minutes >= 0.5) {
-                $changes[] = new Change(Words::number($minutes).' min each', ['minutes' => $minutes]);
+                $changes[] = new Change(Numbers::print($minutes).' min each', ['minutes' => $minutes]);
             }
         } else {
             $breaths = $cycle->breathsIn($has * 60 / $times);

@@ -6,10 +6,11 @@ namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
 use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
 use IvoryPace\Safety\Words;
 
@@ -21,23 +22,22 @@ final class RecoveryMissing implements Rule
         return 'RECOVERY-MISSING';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Note;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $flags = $patient->which([Flag::Asthma, Flag::Copd]);
-        $hasRecovery = array_filter([$item, ...$others], fn (Item $each) => $each->isRecovery()) !== [];
+        $flags = $look->patient->which([Flag::Asthma, Flag::Copd]);
+        $hasRecovery = array_filter([$look->item, ...$look->others], fn (Item $each) => $each->isRecovery()) !== [];
         if ($flags === [] || $hasRecovery) {
             return null;
         }
 
         return new Finding(
-            $this->id(), $this->level(), 'Nothing for sudden breathlessness',
-            'With '.Words::list($flags).', go through what to do when short of breath: seated leaning forward, out through the lips first.',
-            'technique', [new Change('add forward-lean recovery, as needed', [], ['technique' => 'forward-lean'])], 'Common practice.',
+            $this->id(), Level::Note, 'Nothing for sudden breathlessness',
+            'With '.Words::list($flags).', go through what to do when short of breath: seated leaning forward, out through the lips first.', 'technique', new Cause($flags),
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        return [new Change('add forward-lean recovery, as needed', [], ['technique' => 'forward-lean'])];
     }
 }

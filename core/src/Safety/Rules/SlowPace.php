@@ -8,12 +8,12 @@ use IvoryPace\Breath\CountLength;
 use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Fitting;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Programme\Item;
+use IvoryPace\Numbers;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
 /** Much slower than the resting rate for over 3 min without a break in the first 14 days. Common practice. */
 final class SlowPace implements Rule
@@ -29,31 +29,37 @@ final class SlowPace implements Rule
         return 'PACE-SLOW';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Note;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $cycle = $item->prescription->longestCycle();
-        if ($cycle === null || $patient->restingRate === null || $patient->programmeDay >= self::FIRST_DAYS
-            || $cycle->rate() >= self::SHARE * $patient->restingRate - 1e-9
-            || $item->prescription->exerciseSeconds() <= self::SECONDS + 1e-9) {
+        $cycle = $look->prescription->longestCycle();
+        $atRest = $look->patient->restingRate;
+        if ($cycle === null || $atRest === null || $look->patient->programmeDay >= self::FIRST_DAYS
+            || $cycle->rate() >= self::SHARE * $atRest - 1e-9
+            || $look->prescription->exerciseSeconds() <= self::SECONDS + 1e-9) {
             return null;
-        }
-        $breaths = max(1, $cycle->breathsIn(self::SECONDS));
-        $changes = [new Change("at most 3 min: $breaths breaths", ['breaths' => $breaths])];
-        $between = self::countForARateBetween($cycle, $patient->restingRate, $item->prescription->guidance->tempo->slowest);
-        if ($between !== null) {
-            $changes[] = new Change('a pace between the two: '.Words::number($between).' s a count', ['count_length' => $between]);
         }
 
         return new Finding(
-            $this->id(), $this->level(), 'Much slower than at rest',
-            Words::number(round($cycle->rate(), 1)).' a minute for over 3 min; at rest '.Words::number($patient->restingRate).' a minute. First '.self::FIRST_DAYS.' days.',
-            'count_length', $changes, 'Common practice.',
+            $this->id(), Level::Note, 'Much slower than at rest',
+            Numbers::print(round($cycle->rate(), 1)).' a minute for over 3 min; at rest '.Numbers::print($atRest).' a minute. First '.self::FIRST_DAYS.' days.', 'count_length',
+            new Cause([], ['slower' => $atRest / $cycle->rate()]),
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        $cycle = $look->prescription->longestCycle();
+        $atRest = $look->patient->restingRate;
+        if ($cycle === null || $atRest === null) {
+            return [];
+        }
+        $breaths = max(1, $cycle->breathsIn(self::SECONDS));
+        $between = self::countForARateBetween($cycle, $atRest, $look->prescription->guidance->tempo->slowest);
+
+        return [
+            new Change("at most 3 min: $breaths breaths", ['breaths' => $breaths]),
+            ...($between === null ? [] : [new Change('a pace between the two: '.Numbers::print($between).' s a count', ['count_length' => $between])]),
+        ];
     }
 
     private static function countForARateBetween(Cycle $cycle, float $restingRate, float $slowest): ?float

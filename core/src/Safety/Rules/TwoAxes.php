@@ -7,10 +7,10 @@ namespace IvoryPace\Safety\Rules;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Prop;
-use IvoryPace\Programme\Item;
+use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
-use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
 
 /** Two things of the same exercise changed at once against the version in force. Common practice. */
@@ -21,31 +21,36 @@ final class TwoAxes implements Rule
         return 'TWO-AXES';
     }
 
-    public function level(): Level
+    public function check(Look $look): ?Finding
     {
-        return Level::Note;
-    }
-
-    public function check(Item $item, PatientFacts $patient, array $others = []): ?Finding
-    {
-        $before = $patient->inForce;
-        if ($before === null || $before->technique->key !== $item->prescription->technique->key) {
-            return null;
-        }
-        $old = self::axes($before);
-        $new = self::axes($item->prescription);
-        $changed = array_keys(array_filter($new, fn ($value, string $axis) => $value['text'] !== $old[$axis]['text'], ARRAY_FILTER_USE_BOTH));
+        [$changed, $old, $new] = self::compare($look);
         if (count($changed) < 2) {
             return null;
         }
 
         return new Finding(
-            $this->id(), $this->level(), 'Two things change at once',
-            ucfirst(implode('; ', array_map(
-                fn (string $axis) => "$axis {$old[$axis]['text']} → {$new[$axis]['text']}", $changed,
-            ))).'.',
-            'technique', self::changes($changed, $old, $new), 'Common practice.',
+            $this->id(), Level::Note, 'Two things change at once',
+            ucfirst(implode('; ', array_map(fn (string $axis) => "$axis {$old[$axis]['text']} → {$new[$axis]['text']}", $changed))).'.', 'technique',
+            new Cause([], array_fill_keys($changed, 1.0)),
         );
+    }
+
+    public function changes(Look $look, Finding $finding): array
+    {
+        return self::back(...self::compare($look));
+    }
+
+    /** @return array{list<string>, array<string, array{text: string, set: array<string, mixed>}>, array<string, array{text: string, set: array<string, mixed>}>} what changed, how it was, how it is */
+    private static function compare(Look $look): array
+    {
+        $before = $look->patient->inForce;
+        if ($before === null || $before->technique->key !== $look->prescription->technique->key) {
+            return [[], [], []];
+        }
+        $old = self::axes($before);
+        $new = self::axes($look->prescription);
+
+        return [array_keys(array_filter($new, fn ($value, string $axis) => $value['text'] !== $old[$axis]['text'], ARRAY_FILTER_USE_BOTH)), $old, $new];
     }
 
     /**
@@ -56,7 +61,7 @@ final class TwoAxes implements Rule
      * @param  array<string, array{text: string, set: array<string, mixed>}>  $new
      * @return list<Change>
      */
-    private static function changes(array $changed, array $old, array $new): array
+    private static function back(array $changed, array $old, array $new): array
     {
         return array_map(function (string $only) use ($changed, $old, $new) {
             $set = [];

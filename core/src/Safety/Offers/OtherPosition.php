@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Safety\Rules;
+namespace IvoryPace\Safety\Offers;
 
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
@@ -12,7 +12,7 @@ use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Item;
 
 /** Offers other positions. */
-final class PositionChanges
+final class OtherPosition
 {
     /**
      * Where the technique allows none of them, diaphragmatic breathing is offered in them instead.

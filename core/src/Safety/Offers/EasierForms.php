@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Safety\Rules;
+namespace IvoryPace\Safety\Offers;
 
 use IvoryPace\Exercise\Change;
 use IvoryPace\Programme\Item;
 
-/** Easier forms of the same practice: fewer steps, or no count at all. */
-final class EasierChanges
+/** Easier forms of the same practice: no slower, fewer steps, or no count at all. */
+final class EasierForms
 {
     /** @return list<Change> */
-    public static function for(Item $item): array
+    public static function of(Item $item): array
     {
         $prescription = $item->prescription;
         $parameters = $prescription->parameters;
@@ -25,6 +25,7 @@ final class EasierChanges
         if (isset($parameters['top'], $parameters['start'])) {
             $least = $prescription->technique->parameters['start']->min;
             $changes[] = new Change("$least counts throughout", ['parameters' => ['start' => $least, 'top' => $least] + $parameters]);
+            $changes[] = new Change("$least counts throughout, without soft pauses", ['parameters' => ['start' => $least, 'top' => $least, 'pause' => 0.0] + $parameters]);
         }
         if ($prescription->technique->key !== 'diaphragmatic') {
             $changes[] = OtherTechnique::plain($item, 'without a count: diaphragmatic breathing');

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Safety\Rules;
+namespace IvoryPace\Safety\Offers;
 
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
