@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\AskedForm;
 use App\Support\AskedForms;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Safety\RedFlag;
@@ -13,7 +14,7 @@ use IvoryPace\Safety\RedFlag;
 /** Keeps answers as they come. A red flag answered at home is open from that moment, complete or not. */
 final class AnswerForm
 {
-    public function __construct(private readonly RaiseRedFlag $raise)
+    public function __construct(private readonly RaiseRedFlag $raise, private readonly RecheckProgramme $recheck)
     {
     }
 
@@ -21,13 +22,14 @@ final class AnswerForm
      * @param  array<array-key, mixed>  $answers  by key of the question; what is not answered is left out
      * @param  bool  $isDone  the last word: from here on nothing can be changed
      * @param  bool  $hasGaps  complete although some answers are missing
+     * @param  CarbonImmutable|null  $at  when it was answered; it may have waited on the device
      * @return bool true when an answer needs the emergency wording
      *
      * @throws ValidationException
      */
-    public function __invoke(AskedForm $form, array $answers, bool $isDone, bool $hasGaps = false): bool
+    public function __invoke(AskedForm $form, array $answers, bool $isDone, bool $hasGaps = false, ?CarbonImmutable $at = null): bool
     {
-        return DB::transaction(function () use ($form, $answers, $isDone, $hasGaps) {
+        return DB::transaction(function () use ($form, $answers, $isDone, $hasGaps, $at) {
             $form = AskedForm::query()->lockForUpdate()->findOrFail($form->id);
             if ($form->completed_at !== null || $form->settled_at !== null) {
                 $this->refuse('form', (string) __($form->completed_at === null ? 'form.taken-back' : 'form.completed'));
@@ -44,7 +46,11 @@ final class AnswerForm
             }
             $form->save();
 
-            return $this->raiseRedFlags($form, $read);
+            if ($isDone && ! $form->isScreening()) {
+                ($this->recheck)($form->patient);
+            }
+
+            return $this->raiseRedFlags($form, $read, $at);
         });
     }
 
@@ -71,12 +77,12 @@ final class AnswerForm
     }
 
     /** @param  array<array-key, int>  $answers */
-    private function raiseRedFlags(AskedForm $form, array $answers): bool
+    private function raiseRedFlags(AskedForm $form, array $answers, ?CarbonImmutable $at): bool
     {
         $isUrgent = false;
         foreach ($form->isScreening() ? RedFlag::asked() : [] as $flag) {
             if (($answers["red.{$flag->value}"] ?? 0) === 1) {
-                ($this->raise)($form->patient, $flag, 'home');
+                ($this->raise)($form->patient, $flag, 'home', at: $at);
                 $isUrgent = true;
             }
         }

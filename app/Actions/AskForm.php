@@ -28,6 +28,10 @@ final class AskForm
             throw ValidationException::withMessages(['form' => 'The patient has no device yet. Make an access link first.']);
         }
 
+        if ($form === AskedForm::SCREENING && trim($patient->clinic->crisis_number ?? '') === '') {
+            throw ValidationException::withMessages(['form' => 'The clinic has no crisis number yet. Its lead enters it under Clinic first.']);
+        }
+
         return DB::transaction(function () use ($patient, $by, $form, $on) {
             Patient::query()->lockForUpdate()->findOrFail($patient->id);
             $open = $patient->askedForms()->where('form', $form)->whereNull('completed_at')->whereNull('settled_at')->first();

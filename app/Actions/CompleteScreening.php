@@ -8,9 +8,11 @@ use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Screening;
+use App\Support\ScreeningReady;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\Screening as Questions;
+use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\RedFlag;
 
 /** Keeps a whole screening, dated and attributed. A screening is never changed: a new one takes its place. */
@@ -24,11 +26,14 @@ final class CompleteScreening
      * @param  array<string, bool>  $answers  by question
      * @param  array<string, string|null>  $endDates  by question
      * @param  AskedForm|null  $confirms  what the patient answered beforehand
+     * @param  array<string, string>  $happened  by question: the day of an operation, a birth, a heart attack
+     * @param  bool  $withGas  of an eye operation
      *
      * @throws ValidationException when a question has no answer
      */
-    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null, ?AskedForm $confirms = null): Screening
+    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null, ?AskedForm $confirms = null, array $happened = [], bool $withGas = false): Screening
     {
+        ScreeningReady::orRefuse($patient);
         $missing = Questions::unanswered($answers);
         if ($missing !== []) {
             throw ValidationException::withMessages([
@@ -36,7 +41,7 @@ final class CompleteScreening
             ]);
         }
 
-        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms) {
+        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms, $happened, $withGas) {
             $screening = $patient->screenings()->create([
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
             ]);
@@ -44,6 +49,8 @@ final class CompleteScreening
                 'question' => $question,
                 'answer' => $answers[$question],
                 'ends_on' => $answers[$question] ? ($endDates[$question] ?? null) : null,
+                'happened_on' => $answers[$question] ? ($happened[$question] ?? null) : null,
+                'with_gas' => $withGas && $answers[$question] && $question === Questions::flagKey(Flag::RecentEyeSurgery),
                 'pregnancy_weeks' => $question === 'flag.pregnancy' && $answers[$question] ? $pregnancyWeeks : null,
             ], Questions::keys()));
             $confirms?->update(['settled_at' => now()]);

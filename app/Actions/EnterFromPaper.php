@@ -20,18 +20,24 @@ use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\SlotCredit;
+use IvoryPace\Safety\StopSymptom;
 use stdClass;
 
 /**
  * Enters what a patient ticked on the printed sheet. Each tick is a practice in full at one of that day's times that has
- * none yet; without ratings, which never count as good, and marked as paper.
+ * none yet; without ratings, which never count as good, and marked as paper. A stop
+ * that was noted there acts as any other.
  */
 final class EnterFromPaper
 {
     private const MOST_A_DAY = 50;
 
+    public function __construct(private readonly PauseAfterStop $pause)
+    {
+    }
+
     /**
-     * @param  list<array{day: string, lineage: string, done: int}>  $ticks
+     * @param  list<array{day: string, lineage: string, done: int, stop: StopSymptom|null}>  $ticks
      * @return int practices entered
      *
      * @throws ValidationException when one cannot be: then none is
@@ -50,7 +56,7 @@ final class EnterFromPaper
         });
     }
 
-    /** @param  array{day: string, lineage: string, done: int}  $tick */
+    /** @param  array{day: string, lineage: string, done: int, stop: StopSymptom|null}  $tick */
     private function day(Patient $patient, Programme $programme, array $tick): int
     {
         $now = CarbonImmutable::now();
@@ -74,8 +80,10 @@ final class EnterFromPaper
         if ($tick['done'] > count($free)) {
             $this->refuse("{$row->item()->name()}, $when: ".(count($free) === 0 ? 'every practice of that day is entered already.' : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'));
         }
-        foreach (array_slice($free, 0, $tick['done']) as $slot) {
-            $this->enter($patient, $version->id, $row, $slot, $now);
+        $entered = array_slice($free, 0, $tick['done']);
+        foreach ($entered as $index => $slot) {
+            // The patient wrote a symptom to the day: it ended the last of its practices.
+            $this->enter($patient, $version->id, $row, $slot, $now, $index === count($entered) - 1 ? $tick['stop'] : null);
         }
 
         return $tick['done'];
@@ -91,16 +99,18 @@ final class EnterFromPaper
             ->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all());
     }
 
-    private function enter(Patient $patient, int $version, ProgrammeItem $row, DueSlot $slot, CarbonImmutable $now): void
+    private function enter(Patient $patient, int $version, ProgrammeItem $row, DueSlot $slot, CarbonImmutable $now, ?StopSymptom $stop): void
     {
         $item = $row->item();
         $seconds = (int) round($item->seconds());
         $start = CarbonImmutable::instance($slot->opensAt)->utc();
-        Practice::query()->create([
+        $practice = Practice::query()->create([
             'uuid' => (string) Str::uuid(), 'patient_id' => $patient->id, 'programme_version_id' => $version, 'lineage' => $row->lineage, 'anchor' => $slot->anchor,
             'started_at' => $start, 'ended_at' => $start->addSeconds($seconds)->min($now->max($start)), 'received_at' => $now, 'source' => Practice::PAPER,
-            'breaths_done' => $item->countedBreaths(), 'breaths_prescribed' => $item->countedBreaths(), 'seconds_done' => $seconds, 'seconds_prescribed' => $seconds,
+            'breaths_done' => $stop === null ? $item->countedBreaths() : 0, 'breaths_prescribed' => $item->countedBreaths(), 'seconds_done' => $stop === null ? $seconds : 0, 'seconds_prescribed' => $seconds,
+            'stop_class' => $stop?->stopClass(), 'stop_symptom' => $stop,
         ]);
+        ($this->pause)($patient, $practice, $row);
     }
 
     private function refuse(string $message): never

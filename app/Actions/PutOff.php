@@ -12,13 +12,11 @@ use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\Windows;
 
 /** A patient says that a practice is not for today. The last word about it counts. */
 final class PutOff
 {
-    /** So long may it wait on a device. */
-    private const MOST_DAYS = 60;
-
     /**
      * @param  array<string, mixed>  $said  day, lineage, anchor, reason
      *
@@ -34,7 +32,7 @@ final class PutOff
             $this->refuse();
         }
         $programme = $patient->activeProgramme;
-        $slots = $programme === null || $day->isAfter($today) || $day->daysUntil($today) > self::MOST_DAYS ? []
+        $slots = $programme === null || $day->isAfter($today) || $day->daysUntil($today) > Windows::WAITS_AT_MOST_DAYS ? []
             : (new DuePractices($programme->history(), $patient->clock()))->ofItem($day, (string) $said['lineage']);
         if (array_filter($slots, fn (DueSlot $slot) => $slot->anchor->value === $said['anchor']) === []) {
             $this->refuse();

@@ -10,6 +10,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\TappedRate;
 use IvoryPace\InvalidValue;
+use IvoryPace\Practice\Windows;
 
 /** A minute of taps at home becomes a rate. It stands beside the measured ones and never takes their place. */
 final class StoreHomeCheck
@@ -25,7 +26,7 @@ final class StoreHomeCheck
         if ($known !== null) {
             return $known->patient_id === $device->patient_id ? $known : $this->refuse('This check is already stored for someone else.');
         }
-        if ($takenAt > now()->addMinutes(5) || $takenAt < now()->subDays(60)) {
+        if ($takenAt > now()->addMinutes(5) || $takenAt < now()->subDays(Windows::WAITS_AT_MOST_DAYS)) {
             $this->refuse((string) __('patient.check.when'));
         }
         try {

@@ -12,13 +12,11 @@ use Illuminate\Validation\ValidationException;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DiaryDay;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\Windows;
 
 /** Keeps what a patient writes about a day; writing again on it replaces it, while the day may still be written. */
 final class WriteDiary
 {
-    /** So long may what was written wait on a device. */
-    private const MOST_DAYS_WAITING = 60;
-
     /**
      * @param  array<array-key, int|null>  $ratings  by id of a chosen symptom
      * @param  CarbonImmutable  $writtenAt  it may have waited on the device since then
@@ -31,7 +29,7 @@ final class WriteDiary
         $today = $patient->dayOf(now());
         try {
             // Neither is a day written ahead by a clock that is wrong, nor one of long ago by a word sent late.
-            if ($patient->dayOf($writtenAt)->isAfter($today) || $patient->dayOf($writtenAt)->daysUntil($today) > self::MOST_DAYS_WAITING) {
+            if ($patient->dayOf($writtenAt)->isAfter($today) || $patient->dayOf($writtenAt)->daysUntil($today) > Windows::WAITS_AT_MOST_DAYS) {
                 throw InvalidValue::because('That is not a time at which this can have been written.');
             }
             $written = DiaryDay::written(PatientDay::of($day), $patient->dayOf($writtenAt));
@@ -42,6 +40,11 @@ final class WriteDiary
         $kept = array_filter($ratings, fn (?int $rating, int|string $symptom) => $rating !== null && in_array((int) $symptom, $chosen, true), ARRAY_FILTER_USE_BOTH);
         if ($kept === [] && $sleep === null && $text === null) {
             throw ValidationException::withMessages(['text' => __('patient.diary.empty')]);
+        }
+
+        $known = DiaryEntry::query()->where('patient_id', $patient->id)->where('day', $written->day->date)->first();
+        if ($known !== null && $known->written_at > $writtenAt) {
+            return $known; // a later word is there already
         }
 
         return DiaryEntry::query()->updateOrCreate(['patient_id' => $patient->id, 'day' => $written->day->date], [

@@ -15,6 +15,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string $name
  * @property string $time_zone
  * @property string $emergency_wording
+ * @property string|null $crisis_number whom to call with thoughts of suicide; nobody is screened before it is entered
  * @property array<string, mixed>|null $thresholds as typed
  * @property School $school with which a new programme begins
  */

@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $item the device's own id of it
  * @property string $kind
  * @property array<array-key, mixed> $body
- * @property bool $is_urgent a practice that ended with a get-help symptom
+ * @property bool $is_urgent a get-help symptom, one that had not settled, or a yes to a red flag
  * @property CarbonImmutable $sent_at by the device's clock
  * @property CarbonImmutable $received_at
  * @property CarbonImmutable|null $settled_at

@@ -17,6 +17,8 @@ use IvoryPace\Safety\RedFlag;
  * @property bool $answer
  * @property CarbonImmutable|null $ends_on
  * @property int|null $pregnancy_weeks
+ * @property CarbonImmutable|null $happened_on
+ * @property bool $with_gas of an eye operation
  * @property Screening $screening
  */
 final class ScreeningAnswer extends Row
@@ -48,6 +50,6 @@ final class ScreeningAnswer extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['answer' => 'boolean', 'ends_on' => 'immutable_date'];
+        return ['answer' => 'boolean', 'ends_on' => 'immutable_date', 'happened_on' => 'immutable_date', 'with_gas' => 'boolean'];
     }
 }

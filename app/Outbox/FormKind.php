@@ -19,7 +19,7 @@ final class FormKind implements Kind
 
     public function rules(): array
     {
-        return ['form' => ['required', 'ulid'], 'answers' => ['present', 'array', 'max:200'], 'done' => ['sometimes', 'boolean'], 'with_gaps' => ['sometimes', 'boolean']];
+        return ['form' => ['required', 'ulid'], 'answers' => ['present', 'array', 'max:200'], 'done' => ['sometimes', 'boolean'], 'with_gaps' => ['sometimes', 'boolean'], 'answered_at' => ['sometimes', 'nullable', Kinds::TIME]];
     }
 
     public function messages(): array
@@ -40,7 +40,7 @@ final class FormKind implements Kind
         if ($form->completed_at !== null && ($body['done'] ?? false) && $form->answers == $body['answers']) {
             return false;
         }
-        ($this->answer)($form, $body['answers'], (bool) ($body['done'] ?? false), (bool) ($body['with_gaps'] ?? false));
+        ($this->answer)($form, $body['answers'], (bool) ($body['done'] ?? false), (bool) ($body['with_gaps'] ?? false), isset($body['answered_at']) ? $sent->corrected((string) $body['answered_at'])->min($sent->receivedAt) : null);
 
         return true;
     }

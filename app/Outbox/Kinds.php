@@ -22,6 +22,7 @@ final class Kinds
         'form' => FormKind::class,
         'put-off' => PutOffKind::class,
         'check' => HomeCheckKind::class,
+        'second-look' => SecondLookKind::class,
     ];
 
     /** @return list<string> */

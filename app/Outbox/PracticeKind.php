@@ -62,7 +62,7 @@ final class PracticeKind implements Kind
         $read = fn (string $field): string => is_string($validator->getValue($field)) ? $validator->getValue($field) : '';
         $class = StopClass::tryFrom($read('stop_class'));
         $symptom = StopSymptom::tryFrom($read('stop_symptom'));
-        if ($symptom?->stopClass() !== ($class?->isSymptom() === true ? $class : null)) {
+        if (($symptom === null) !== ($class?->isSymptom() !== true) || ($symptom !== null && $class !== null && ! $symptom->goesWith($class))) {
             $validator->errors()->add('stop_symptom', (string) __('patient.log.symptom'));
         }
     }

@@ -23,7 +23,7 @@ final class Caseload
     public const MOST_PATIENTS = 2000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 3;
+    private const FORM = 4;
 
     private const AT_ONCE = 50;
 
@@ -95,10 +95,10 @@ final class Caseload
                 $made = CaseloadLineOf::on($file);
                 $rows[] = [
                     'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM, 'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
-                    'urgency' => $made['urgency'], 'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
+                    'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'), 'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
-            DB::table('caseload_lines')->upsert($rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'line', 'figures']);
+            DB::table('caseload_lines')->upsert($rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures']);
         }
     }
 
@@ -106,7 +106,7 @@ final class Caseload
     private static function rows(int $clinic, string $column): Collection
     {
         return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')->where('patients.clinic_id', $clinic)
-            ->orderBy('caseload_lines.urgency')->orderBy('patients.name')->orderBy('patients.id')->limit(self::MOST_PATIENTS)
+            ->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')->orderBy('patients.id')->limit(self::MOST_PATIENTS)
             ->get(['caseload_lines.patient_id', 'changes', 'computed_at', 'form', 'holds_until', $column]);
     }
 

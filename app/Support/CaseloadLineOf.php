@@ -7,12 +7,16 @@ namespace App\Support;
 use App\Models\NewFinding;
 use App\Models\Pause;
 use App\Models\ProgrammeItem;
+use App\Models\RaisedRedFlag;
 use Carbon\CarbonImmutable;
+use IvoryPace\Assessment\EarlyWarning;
+use IvoryPace\Assessment\Measure;
 use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\DayTally;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Stroke;
+use IvoryPace\Practice\Windows;
 use IvoryPace\Progress\CaseloadFacts;
 use IvoryPace\Progress\CaseloadLine;
 use IvoryPace\Progress\DailyLine;
@@ -23,14 +27,10 @@ use IvoryPace\Safety\PauseRules;
 /** A patient's line of the caseload, from what is on file, and until when it holds if nothing happens. */
 final class CaseloadLineOf
 {
-    private const TALLY_DAYS = 14;
-
     /** Gaps are followed this far back. */
     private const LOOK_BACK_DAYS = 35;
 
-    private const LATELY_DAYS = 7;
-
-    /** @return array{line: array<string, mixed>, urgency: int, figures: array<string, mixed>, holds_until: CarbonImmutable} */
+    /** @return array{line: array<string, mixed>, urgency: int, since: CarbonImmutable|null, figures: array<string, mixed>, holds_until: CarbonImmutable} */
     public static function on(OnFile $file): array
     {
         $patient = $file->patient;
@@ -38,7 +38,7 @@ final class CaseloadLineOf
         $latest = $patient->activeProgramme?->latestVersion();
         $evidence = EvidenceOf::on($file);
         $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
-        $tally = $evidence?->adherence->ofProgramme($today->plusDays(1 - self::TALLY_DAYS), $today);
+        $tally = $evidence?->adherence->ofProgramme($today->plusDays(1 - Windows::TALLY_DAYS), $today);
         $line = CaseloadLine::for(self::facts($file, $evidence, $proposals, $tally));
 
         return [
@@ -57,6 +57,7 @@ final class CaseloadLineOf
                 'review_on' => $latest?->review_on->format('j M'),
             ],
             'urgency' => $line->reason->order(),
+            'since' => $line->reason->isNewestFirst() ? $file->pauses->whereNull('until_at')->where('rule', PauseRules::GET_HELP)->max('from_at') : null,
             'figures' => OutcomeFigures::on($file, $evidence),
             'holds_until' => self::holdsUntil($file),
         ];
@@ -70,8 +71,8 @@ final class CaseloadLineOf
         $goingOn = $file->pauses->whereNull('until_at');
         $help = $goingOn->firstWhere('rule', PauseRules::GET_HELP);
         $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
-        $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->rule !== PauseRules::NEW_FINDING)->max('until_at');
-        $lately = $file->today->plusDays(1 - self::LATELY_DAYS);
+        $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->wasLookedAt() && PauseRules::settlesStops($pause->rule))->max('until_at');
+        $lately = $file->today->plusDays(1 - Windows::LATELY_DAYS);
         $lookedAt = $lookedAt?->format('Y-m-d H:i:s');
         $stops = array_values(array_filter($file->practices, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()
             && ! $practice->day->isBefore($lately) && ($lookedAt === null || $practice->receivedAt > $lookedAt)));
@@ -85,7 +86,7 @@ final class CaseloadLineOf
             daysSinceAdded: $daysSince($patient->created_at),
             hasProgramme: $latest !== null,
             getHelp: $help?->practice?->stop_symptom,
-            pausedExercise: $paused === null ? null : $latest?->items->firstWhere('lineage', $paused->lineage)?->item()->name(),
+            pausedExercise: $paused === null ? null : $latest?->items->first(fn (ProgrammeItem $row) => $paused->concerns($row->lineage, $row->likeness()))?->item()->name(),
             stopsLately: count($stops),
             lastStop: ($lastStop === false ? null : $lastStop->stopSymptom) ?? $paused?->practice?->stop_symptom,
             presentGap: $back->presentGap ?? 0,
@@ -101,6 +102,9 @@ final class CaseloadLineOf
             redFlagFromHome: $patient->openRedFlags->first()?->source === 'home',
             keptAside: (int) ($file->aside->waiting ?? 0),
             urgentAside: (bool) ($file->aside->urgent ?? false),
+            redFlagAside: (bool) ($file->aside->red_flag ?? false),
+            redFlagWaits: $patient->openRedFlags->isNotEmpty() && $patient->openRedFlags->every(fn (RaisedRedFlag $raised) => $raised->actions->isNotEmpty()),
+            homeRate: self::homeRate($file),
             worse: $proposals?->worse,
             proposals: $proposals?->waiting() ?? [],
             outcome: $file->lastClosed?->outcome?->label(),
@@ -123,10 +127,25 @@ final class CaseloadLineOf
         return CarbonImmutable::instance(min($turns))->utc();
     }
 
+    /** @return array{rate: float, on: string}|null an urgent rate tapped at home, unless one was measured since */
+    private static function homeRate(OnFile $file): ?array
+    {
+        $check = $file->homeCheck;
+        if ($check === null || EarlyWarning::points(Measure::RestingRate, (float) $check->rate) !== EarlyWarning::SINGLE) {
+            return null;
+        }
+        $at = CarbonImmutable::parse((string) $check->at, 'UTC');
+        $measured = $file->measured[Measure::RestingRate->value] ?? null;
+
+        return $measured !== null && CarbonImmutable::parse((string) $measured->at, 'UTC') >= $at ? null
+            : ['rate' => (float) $check->rate, 'on' => $at->setTimezone($file->patient->time_zone)->format('j M')];
+    }
+
     /** @return array{title: string, exercise: string, paused: bool}|null */
     private static function gravest(OnFile $file): ?array
     {
-        $first = $file->patient->newFindings->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
+        // What is a plain note, like a flag that is over, stands on the Course.
+        $first = $file->patient->newFindings->reject(fn (NewFinding $finding) => $finding->level === Level::Note)->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
 
         return $first === null ? null : ['title' => $first->title, 'exercise' => $first->exercise, 'paused' => $first->level === Level::NeedsReason];
     }
@@ -134,7 +153,7 @@ final class CaseloadLineOf
     /** @return array{name: string, days: list<float|null>}|null the first chosen symptom by the diary; what is rated before practices where there is none */
     private static function symptom(OnFile $file): ?array
     {
-        $from = $file->today->plusDays(1 - self::TALLY_DAYS);
+        $from = $file->today->plusDays(1 - Windows::TALLY_DAYS);
         foreach ($file->symptoms as $symptom) {
             $ratings = array_filter(array_map(fn (DiaryOnFile $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->day->date, $rating], $file->diary));
             $days = DailyLine::of(array_values($ratings), $from, $file->today);

@@ -7,6 +7,7 @@ namespace App\Support;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Pause;
+use App\Models\Practice;
 use App\Models\Programme;
 use App\Support\Course\AxisOf;
 use App\Support\Course\Details;
@@ -18,6 +19,7 @@ use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Programme\Outcome;
 use IvoryPace\Safety\PauseRules;
+use IvoryPace\Safety\StopClass;
 
 /** A patient's Course: what was prescribed above what happened, on one axis of days. Each part is computed when it is asked for. */
 final readonly class CourseOf
@@ -85,13 +87,26 @@ final readonly class CourseOf
         return array_values($goingOn->map(fn (Pause $pause) => [
             'id' => $pause->id,
             'since' => self::time($pause->from_at, $patient),
-            'text' => match ($pause->rule) {
-                PauseRules::GET_HELP => 'Every exercise is paused: '.($pause->practice?->stop_symptom?->label() ?? 'a symptom').', for which help is needed at once.',
-                PauseRules::NEW_FINDING => "Paused after a new answer. {$pause->cause}.",
-                default => 'Paused: stopped for a symptom in two of the last three practices, last for '.($pause->practice?->stop_symptom?->label() ?? 'a symptom').'.',
-            },
+            'text' => self::why($pause),
+            // A red flag is looked at under Screening; until then nothing here lets practice go on.
+            'by_flag' => $pause->rule === PauseRules::RED_FLAG && $pause->lineage === null,
             'rule' => $pause->rule,
         ])->all());
+    }
+
+    private static function why(Pause $pause): string
+    {
+        $practice = $pause->practice;
+        $symptom = $practice?->stop_symptom?->label() ?? 'a symptom';
+        $paper = $practice?->source === Practice::PAPER ? ', noted on paper' : '';
+        $hadSettled = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
+
+        return match ($pause->rule) {
+            PauseRules::RED_FLAG => $pause->lineage === null ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go on." : "Paused: {$pause->cause}.",
+            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, ".($hadSettled ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
+            PauseRules::NEW_FINDING => "Paused after what is newly known. {$pause->cause}.",
+            default => "Paused: stopped for a symptom in two of the last three practices, last for $symptom$paper.",
+        };
     }
 
     private static function time(CarbonImmutable $instant, Patient $patient): string

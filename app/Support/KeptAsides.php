@@ -45,7 +45,8 @@ final class KeptAsides
             'diary' => "Diary of {$day('day')}",
             'put-off' => "“Not today” of {$day('day')}",
             'check' => "Home check of {$day('taken_at')}",
-            default => 'Answers to questions',
+            'second-look' => 'How it was after a stop'.(($kept->body['settled'] ?? true) === false ? ': it had not settled' : ''),
+            default => 'Answers to questions'.($kept->is_urgent ? ', with a yes to something urgent' : ''),
         };
     }
 }

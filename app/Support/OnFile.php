@@ -54,6 +54,7 @@ final readonly class OnFile
      * @param  Collection<int, AskedForm>  $scored  questionnaires with a score, in order
      * @param  Collection<int, MadeDecision>  $decisions  that still hold
      * @param  array<string, stdClass>  $measured  the latest of what limits a ladder, by measure: value, at
+     * @param  stdClass|null  $homeCheck  the latest rate tapped at home: rate, at
      * @param  list<stdClass>  $enough  the latest practices that were long enough, latest first
      */
     private function __construct(
@@ -74,6 +75,7 @@ final readonly class OnFile
         public ?Programme $lastClosed,
         public array $measured,
         public array $enough,
+        public ?stdClass $homeCheck,
     ) {
     }
 
@@ -112,7 +114,7 @@ final readonly class OnFile
      */
     private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk, ?Programme $programme = null): array
     {
-        $patients->loadMissing(['clinic', 'activeProgramme.versions.items', ...($withDesk ? ['latestScreening.answers', 'openRedFlags', 'newFindings'] : [])]);
+        $patients->loadMissing(['clinic', 'activeProgramme.versions.items', ...($withDesk ? ['latestScreening.answers', 'openRedFlags.actions', 'newFindings'] : [])]);
         $ids = $patients->modelKeys();
         $many = count($ids);
         $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)
@@ -128,7 +130,7 @@ final readonly class OnFile
         $decisions = self::byPatient(MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))->orderBy('id')->limit($many * 100)->get());
         $measured = self::measured(array_values($ids), $now);
         $enough = self::enough(array_values($ids), $now);
-        [$access, $aside, $sent, $lastClosed] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect()];
+        [$access, $aside, $sent, $lastClosed, $checks] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect(), collect()];
 
         $files = [];
         foreach ($patients as $patient) {
@@ -137,7 +139,7 @@ final readonly class OnFile
             $files[$id] = new self(
                 $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme, array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
-                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [],
+                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [], $checks->get($id),
             );
         }
 
@@ -192,10 +194,10 @@ final readonly class OnFile
      */
     private static function measured(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)->whereIn('measure', [Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value, Measure::Ceiling->value])->where('measured_at', '<=', $now)
+        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)->whereIn('measure', [Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value, Measure::Ceiling->value, Measure::RestingRate->value])->where('measured_at', '<=', $now)
             ->selectRaw('patient_id, measure, value, measured_at as at, row_number() over (partition by patient_id, measure order by measured_at desc, id desc) as place');
         $latest = [];
-        foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids) * 4)->get() as $row) {
+        foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids) * 5)->get() as $row) {
             $latest[(string) $row->patient_id][(string) $row->measure] = $row;
         }
 
@@ -220,16 +222,19 @@ final readonly class OnFile
 
     /**
      * @param  list<mixed>  $ids
-     * @return array{SupportCollection<array-key, stdClass>, SupportCollection<array-key, stdClass>, SupportCollection<array-key, AskedForm>, SupportCollection<array-key, Programme>} each by patient
+     * @return array{SupportCollection<array-key, stdClass>, SupportCollection<array-key, stdClass>, SupportCollection<array-key, AskedForm>, SupportCollection<array-key, Programme>, SupportCollection<array-key, stdClass>} each by patient
      */
     private static function desk(array $ids): array
     {
         $access = AccessLink::query()->whereIn('patient_id', $ids)->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
-        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
+        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, max(is_urgent and kind = \'form\') as red_flag, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
         $sent = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->orderBy('completed_at')->get(['id', 'patient_id', 'completed_at'])->keyBy('patient_id');
         $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()->keyBy('patient_id');
 
-        return [$access, $aside, $sent, $closed];
+        $ranked = DB::table('home_checks')->whereIn('patient_id', $ids)->selectRaw('patient_id, rate, taken_at as at, row_number() over (partition by patient_id order by taken_at desc, id desc) as place');
+        $checks = DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids))->get()->keyBy('patient_id');
+
+        return [$access, $aside, $sent, $closed, $checks];
     }
 
     /**

@@ -10,13 +10,15 @@ use App\Models\ProgrammeItem;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\DayTally;
 use IvoryPace\Practice\DuePractices;
+use IvoryPace\Practice\Windows;
+use IvoryPace\Safety\StopSymptom;
 
 /** The days and exercises for which ticks on the printed sheet can be entered. */
 final class PaperGrid
 {
-    public const DAYS = 14;
+    public const DAYS = Windows::TALLY_DAYS;
 
-    /** @return array{days: list<array{date: string, label: string}>, rows: list<array{lineage: string, name: string, days: list<array{planned: int, known: int}>}>} oldest day first */
+    /** @return array{days: list<array{date: string, label: string}>, rows: list<array{lineage: string, name: string, days: list<array{planned: int, known: int}>}>, symptoms: list<array{value: string, label: string}>} oldest day first */
     public static function of(Patient $patient, Programme $programme, EvidenceOf $evidence, CarbonImmutable $now): array
     {
         $today = $patient->dayOf($now);
@@ -31,7 +33,8 @@ final class PaperGrid
             }
         }
 
-        return ['days' => array_map(fn ($day) => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->format('D j')], $days), 'rows' => $rows];
+        return ['days' => array_map(fn ($day) => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->format('D j')], $days), 'rows' => $rows,
+            'symptoms' => array_map(fn (StopSymptom $symptom) => ['value' => $symptom->value, 'label' => $symptom->label()], StopSymptom::cases())];
     }
 
     /**

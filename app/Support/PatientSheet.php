@@ -15,6 +15,7 @@ use IvoryPace\Exercise\Prop;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Weekday;
+use IvoryPace\Safety\Flag;
 
 /** A programme on paper, for the patient: A4, the breath drawn, the dose, cautions, and a grid to tally on. */
 final class PatientSheet
@@ -45,7 +46,7 @@ final class PatientSheet
         unset($data['days'], $data['patient']);
         $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0]), $data['items']);
         $data['cautions'] = [
-            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}", (string) __('sheet.slight'),
+            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}", $data['slight'], ...array_filter([$data['feels'], $data['holds']]),
             __('patient.practice.never').' '.__('patient.today.nobody').' '.__('sheet.licence'),
         ];
 
@@ -65,6 +66,7 @@ final class PatientSheet
             'from' => $first->isoFormat('D MMMM YYYY'),
             'review' => $version->review_on->isoFormat('D MMMM YYYY'),
             'symptom' => $version->rated_symptom,
+            ...self::feelings($version, $patient),
             'goal' => $version->goal['words'] ?? '',
             'note' => $version->patient_note,
             'days' => array_map(fn (int $day) => $first->addDays($day), range(0, self::DAYS - 1)),
@@ -72,6 +74,22 @@ final class PatientSheet
             'needs' => $version->items->flatMap(fn (ProgrammeItem $row) => array_merge(...array_map(
                 fn (Prescription $prescription) => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props), $row->item()->exercises(),
             )))->unique()->values()->all(),
+        ];
+    }
+
+    /** @return array{slight: string, feels: string, holds: string} what may be felt and is harmless, and how holds are meant */
+    private static function feelings(ProgrammeVersion $version, Patient $patient): array
+    {
+        $exercises = array_merge(...array_values($version->items->map(fn (ProgrammeItem $row) => $row->item()->exercises())->all()));
+        $feels = array_values(array_unique(array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->feels, $exercises))));
+        $isCareful = PatientFactsOf::screened($patient->loadMissing('latestScreening.answers'), CarbonImmutable::now())->which(Flag::lightHeadednessMatters()) !== [];
+        // What may make someone faint is no harmless feeling for everyone.
+        $said = array_filter($feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first')));
+
+        return [
+            'slight' => (string) __($isCareful ? 'sheet.slight-careful' : 'sheet.slight'),
+            'feels' => $said === [] ? '' : (string) __('sheet.feels', ['what' => implode(' ', array_map(fn (string $key) => (string) __($key), $said))]),
+            'holds' => array_filter($exercises, fn (Prescription $prescription) => $prescription->hasHold()) === [] ? '' : (string) __('sheet.holds'),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\AskedForm;
 use App\Models\Patient;
+use App\Models\ProgrammeItem;
 use App\Models\RaisedRedFlag;
 use App\Models\RedFlagAction;
 use App\Models\Screening;
@@ -21,12 +22,12 @@ final class ScreeningForm
 {
     private const MOST = 30;
 
-    /** @return list<array{title: string, red: bool, source: string, questions: list<array{key: string, text: string}>}> groups of questions */
+    /** @return list<array{title: string, red: bool, source: string, questions: list<array<string, mixed>>}> groups of questions */
     public static function questions(): array
     {
         $groups = [];
         foreach (Flag::asked() as $flag) {
-            $groups[$flag->group()][] = ['key' => Questions::flagKey($flag), 'text' => ucfirst($flag->label())];
+            $groups[$flag->group()][] = ['key' => Questions::flagKey($flag), 'text' => $flag->question(), 'weeks' => $flag->recentWeeks(), 'gas' => $flag->recentWeeks(withGas: true) !== $flag->recentWeeks()];
         }
 
         return [
@@ -51,6 +52,9 @@ final class ScreeningForm
             'remark' => $screening->remark,
             'pregnancy_weeks' => $screening->answers->firstWhere('question', 'flag.pregnancy')?->pregnancy_weeks,
             'answers' => $screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer]),
+            'happened_on' => (object) $screening->answers->whereNotNull('happened_on')->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->happened_on?->format('Y-m-d')])->all(),
+            'with_gas' => $screening->answers->contains(fn (ScreeningAnswer $answer) => $answer->with_gas),
+            'new_questions' => count(Questions::unanswered($screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer])->all())),
             'ends_on' => (object) $screening->answers->whereNotNull('ends_on')
                 ->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->ends_on?->format('Y-m-d')])->all(),
         ];
@@ -62,7 +66,8 @@ final class ScreeningForm
         $time = fn (CarbonImmutable $at) => $at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i');
 
         return array_values($patient->redFlags()->with('actions.practitioner')->reorder()->orderByDesc('id')->limit(self::MOST)->get()
-            ->sortBy(fn (RaisedRedFlag $raised) => $raised->actions->isEmpty() ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
+            ->sortBy(fn (RaisedRedFlag $raised) => self::isOpen($raised) ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
+                'is_open' => self::isOpen($raised), 'pauses' => $raised->flag->pauses(),
                 'id' => $raised->id,
                 'label' => ucfirst($raised->detail ?? $raised->flag->label()),
                 'raised' => match ($raised->source) {
@@ -70,8 +75,22 @@ final class ScreeningForm
                     'measured' => 'measured',
                     default => 'answered in the screening',
                 }.', '.$time($raised->raised_at),
-                'actions' => $raised->actions->map(fn (RedFlagAction $action) => ['action' => $action->action, 'by' => $action->practitioner->name, 'on' => $time($action->recorded_at)]),
+                'actions' => $raised->actions->map(fn (RedFlagAction $action) => ['action' => $action->action, 'by' => $action->practitioner->name, 'on' => $time($action->recorded_at), 'waits' => $action->outcome === RedFlagAction::WAITING]),
             ])->all());
+    }
+
+    /** Nobody has said that practice may go on. */
+    private static function isOpen(RaisedRedFlag $raised): bool
+    {
+        return $raised->actions->every(fn (RedFlagAction $action) => $action->outcome === RedFlagAction::WAITING);
+    }
+
+    /** @return list<array{lineage: string, name: string}> exercises that may go on one by one; recovery is never paused */
+    public static function exercises(Patient $patient): array
+    {
+        $rows = $patient->activeProgramme?->loadMissing('versions.items')->latestVersion()?->items->reject(fn (ProgrammeItem $row) => $row->item()->isRecovery());
+
+        return array_values($rows?->map(fn (ProgrammeItem $row) => ['lineage' => $row->lineage, 'name' => $row->item()->name()])->all() ?? []);
     }
 
     /** @return list<array<string, mixed>> earlier screenings, newest first: what was answered yes, by whom */
@@ -79,7 +98,9 @@ final class ScreeningForm
     {
         $labels = [];
         foreach (self::questions() as $group) {
-            $labels += array_column($group['questions'], 'text', 'key');
+            foreach ($group['questions'] as $question) {
+                $labels[(string) $question['key']] = (string) $question['text'];
+            }
         }
 
         return array_values($patient->screenings()->with(['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)])->orderByDesc('id')->limit(self::MOST)->get()

@@ -15,9 +15,13 @@ use DateTimeImmutable;
 use Illuminate\Support\Collection;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\PatientDay;
+use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Practice\Today;
 use IvoryPace\Practice\TodaySlot;
 use IvoryPace\Practice\WeeklyCheck;
+use IvoryPace\Practice\Windows;
+use IvoryPace\Safety\PauseRules;
+use IvoryPace\Safety\StopSymptom;
 
 /**
  * What a patient's device keeps, so that it works without a network: today and tomorrow, what is due and done, and
@@ -40,26 +44,62 @@ final class TodayOf
             'now' => $now->toIso8601ZuluString('millisecond'),
             'owner' => self::owner($patient),
             'clinic' => $patient->clinic->name,
-            'emergency' => $patient->clinic->emergency_wording,
+            ...self::help($patient),
+            'rules' => self::rules(),
             'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
             'check_due' => $versions !== [] && WeeklyCheck::isDue(self::lastCheck($patient), $today),
             'days' => array_map(fn (PatientDay $day) => self::day($patient, $programme, $day), $days),
             'items' => (object) TodayItems::ofVersions($patient, array_values($versions), $now),
+            'recovery' => self::recovery($patient, $programme, $now),
         ];
     }
 
-    /** @return array<string, mixed> what is used as needed: it is at hand before the PIN */
-    public static function asNeeded(Patient $patient, CarbonImmutable $now): array
+    /**
+     * At hand before the PIN, where others may see it: recovery from breathlessness, the same for everyone, so that it
+     * gives nothing away about this patient.
+     *
+     * @return array<string, mixed>
+     */
+    public static function beforeThePin(Patient $patient): array
     {
-        $version = $patient->activeProgramme?->load('versions.items')->versionOn($patient->dayOf($now));
+        return ['owner' => self::owner($patient), ...self::help($patient), 'rules' => self::rules(), 'item' => TodayItems::forEveryone()];
+    }
+
+    /** @return array<string, mixed> the clinic's wording, and a number in it that can be called */
+    private static function help(Patient $patient): array
+    {
+        $wording = $patient->clinic->emergency_wording;
 
         return [
-            'owner' => self::owner($patient),
-            'emergency' => $patient->clinic->emergency_wording,
-            'version_id' => $version?->id,
-            'rated_symptom' => $version?->rated_symptom,
-            'items' => $version === null ? [] : TodayItems::ofVersions($patient, [$version], $now, asNeededOnly: true)[$version->id],
+            'emergency' => $wording, 'emergency_call' => preg_match('/\+?\d[\d ]{1,16}\d/', $wording, $found) === 1 ? str_replace(' ', '', $found[0]) : null,
+            'crisis' => $patient->clinic->crisis_number,
         ];
+    }
+
+    /** @return array<string, mixed> the rules that a device applies by itself, with their numbers */
+    private static function rules(): array
+    {
+        return ['pausing' => PauseRules::forDevices(), 'symptoms' => StopSymptom::forDevices(), 'seconds' => RecoveryWatch::forDevices(), 'days' => Windows::forDevices()];
+    }
+
+    /**
+     * The recovery exercise as it was agreed: it is there before the programme starts, after its last day and when it is
+     * closed, from the latest version that has one.
+     *
+     * @return array{version_id: int, item: array<string, mixed>}|null
+     */
+    private static function recovery(Patient $patient, ?Programme $programme, CarbonImmutable $now): ?array
+    {
+        $programmes = [$programme, ...($programme === null ? [$patient->lastClosedProgramme?->load('versions.items')] : [])];
+        foreach (array_filter($programmes) as $each) {
+            foreach ($each->versions->reverse() as $version) {
+                foreach (TodayItems::ofVersions($patient, [$version], $now, recoveryOnly: true)[$version->id] as $item) {
+                    return ['version_id' => $version->id, 'item' => $item];
+                }
+            }
+        }
+
+        return null;
     }
 
     /** Tells a device whose the things are that it keeps, without telling who that is. */

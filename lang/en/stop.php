@@ -17,5 +17,10 @@ return [
         'palpitations' => 'Heart pounding that goes on',
         'headache' => 'A sudden, severe headache',
         'breathlessness-stays' => 'Breathless, and it does not settle',
+        'numb-side' => 'Numb on one side',
+        'slurred-speech' => 'Speech slurred',
+        'seizure' => 'A seizure',
+        'loss-of-sight' => 'Sight lost or half gone',
+        'something-else' => 'Something else',
     ],
 ];

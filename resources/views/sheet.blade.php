@@ -59,7 +59,7 @@
     <div class="foot">
         <p><strong>{{ __('sheet.stop-title') }}</strong> {{ __('sheet.stop') }}</p>
         <p><strong>{{ __('sheet.help-title') }}</strong> {{ __('sheet.help') }} {{ $emergency }}</p>
-        <p>{{ __('sheet.slight') }}</p>
+        <p>{{ $slight }} {{ $feels }} {{ $holds }}</p>
         <p>{{ __('patient.practice.never') }} {{ __('patient.today.nobody') }} {{ __('sheet.licence') }}</p>
     </div>
 </body>

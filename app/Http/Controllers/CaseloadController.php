@@ -10,6 +10,8 @@ use App\Support\Caseload;
 use Illuminate\Container\Attributes\CurrentUser;
 use Inertia\Inertia;
 use Inertia\Response;
+use IvoryPace\Practice\Windows;
+use IvoryPace\Progress\CaseloadReason;
 
 final class CaseloadController
 {
@@ -18,6 +20,7 @@ final class CaseloadController
         return Inertia::render('Caseload', [
             // As objects: Inertia searches arrays through and through for closures, and these are finished.
             'lines' => array_map(fn (array $line) => (object) $line, Caseload::of($practitioner->clinic, now())), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+            'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS,
         ]);
     }
 }

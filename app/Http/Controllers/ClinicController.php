@@ -29,7 +29,7 @@ final class ClinicController
         $isLead = $practitioner->role === Role::Lead;
 
         return Inertia::render('Clinic', [
-            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording, 'school' => $practitioner->clinic->school->value],
+            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number, 'school' => $practitioner->clinic->school->value],
             'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
             'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)->get()->map(fn (Practitioner $each) => [
                 'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
@@ -46,11 +46,12 @@ final class ClinicController
     /** What every patient reads in an emergency, and the school that a new programme begins with. */
     public function settings(Request $request, #[CurrentUser] Practitioner $lead): RedirectResponse
     {
-        $request->validate(['emergency_wording' => ['required', 'string', 'min:20', 'max:300'], 'school' => ['required', Rule::enum(School::class)]], [
+        $request->validate(['emergency_wording' => ['required', 'string', 'min:20', 'max:300'], 'crisis_number' => ['required', 'string', 'min:3', 'max:120', 'regex:/\d{3}/'], 'school' => ['required', Rule::enum(School::class)]], [
             'emergency_wording.required' => 'Patients need to read what to do in an emergency.', 'emergency_wording.min' => 'Say whom to call and when, in a sentence.',
             'emergency_wording.max' => 'At most 300 characters: it is read in a hurry.', 'school' => 'Choose one of the list.',
+            'crisis_number.required' => 'Enter whom a patient with thoughts of suicide can call; nobody is screened without it.', 'crisis_number.regex' => 'Write the number, and whose it is.', 'crisis_number.min' => 'Write the number, and whose it is.', 'crisis_number.max' => 'At most 120 characters.',
         ]);
-        $lead->clinic->update(['emergency_wording' => $request->string('emergency_wording')->trim()->value(), 'school' => $request->string('school')->value()]);
+        $lead->clinic->update(['emergency_wording' => $request->string('emergency_wording')->trim()->value(), 'crisis_number' => $request->string('crisis_number')->trim()->value(), 'school' => $request->string('school')->value()]);
 
         return back(fallback: '/clinic')->with('flash', 'Kept. Patients read the new wording from now on.');
     }

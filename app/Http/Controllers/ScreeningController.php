@@ -27,6 +27,8 @@ final class ScreeningController
             'questions' => ScreeningForm::questions(),
             'latest' => ScreeningForm::latest($patient),
             'red_flags' => ScreeningForm::redFlags($patient),
+            'exercises' => ScreeningForm::exercises($patient),
+            'crisis_number_missing' => ($patient->clinic->crisis_number ?? '') === '',
             'history' => ScreeningForm::history($patient),
             'from_home' => ScreeningForm::fromHome($patient),
             'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
@@ -38,10 +40,10 @@ final class ScreeningController
         $confirms = $request->filled('confirms')
             ? $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->find($request->string('confirms')->value()) : null;
         $complete(
-            $patient, $practitioner, $request->answers(), $request->endDates(),
+            $patient, $practitioner, $request->answers(), $request->endDates($patient->dayOf(now())->date),
             $request->filled('pregnancy_weeks') ? $request->integer('pregnancy_weeks') : null,
             $request->filled('remark') ? $request->string('remark')->value() : null,
-            $confirms,
+            $confirms, $request->happened(), $request->boolean('with_gas'),
         );
 
         return back(fallback: "/patients/{$patient->id}/screening")->with('flash', 'Screening kept.');

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\Screening;
+use IvoryPace\Safety\Flag;
 
 final class ScreeningRequest extends FormRequest
 {
@@ -17,6 +20,9 @@ final class ScreeningRequest extends FormRequest
             'answers.*' => ['boolean'],
             'ends_on' => ['sometimes', 'array'],
             'ends_on.*' => ['nullable', 'date_format:Y-m-d', 'after:yesterday'],
+            'happened_on' => ['sometimes', 'array'],
+            'happened_on.*' => ['nullable', 'date_format:Y-m-d', 'before:tomorrow'],
+            'with_gas' => ['sometimes', 'boolean'],
             'pregnancy_weeks' => ['nullable', 'integer', 'between:1,42'],
             'confirms' => ['nullable', 'string', 'max:26'],
             'remark' => ['nullable', 'string', 'max:2000'],
@@ -29,6 +35,8 @@ final class ScreeningRequest extends FormRequest
         return [
             'ends_on.*.date_format' => 'This is not a date; write it like 2027-01-31.',
             'ends_on.*.after' => 'The end has passed already; answer no instead.',
+            'happened_on.*.date_format' => 'This is not a date; write it like 2026-10-31.',
+            'happened_on.*.before' => 'This day is still to come.',
             'pregnancy_weeks.between' => 'Between 1 and 42 weeks.',
             'pregnancy_weeks.integer' => 'Whole weeks, between 1 and 42.',
         ];
@@ -49,9 +57,63 @@ final class ScreeningRequest extends FormRequest
         return $answers;
     }
 
-    /** @return array<string, string|null> by question */
-    public function endDates(): array
+    /** @return array<string, string> by question: the day of an operation, a birth, a heart attack */
+    public function happened(): array
     {
-        return array_map(fn ($date) => is_string($date) ? $date : null, $this->array('ends_on'));
+        $days = [];
+        foreach ($this->recent() as $question => $flag) {
+            $day = $this->array('happened_on')[$question] ?? null;
+            if (is_string($day) && $day !== '') {
+                $days[$question] = $day;
+            }
+        }
+
+        return $days;
+    }
+
+    /**
+     * When each flag comes to its end: as typed, or so many weeks after the day it happened.
+     *
+     * @return array<string, string|null> by question
+     *
+     * @throws ValidationException when a day is missing, or is longer ago than it counts
+     */
+    public function endDates(string $today): array
+    {
+        $ends = array_map(fn ($date) => is_string($date) ? $date : null, $this->array('ends_on'));
+        $problems = [];
+        $happened = $this->happened();
+        foreach ($this->recent() as $question => $flag) {
+            $weeks = (int) $flag->recentWeeks($this->boolean('with_gas'));
+            if (! isset($happened[$question])) {
+                $problems += $flag->needsItsDay() ? ["happened_on.$question" => "When was it? The day sets for how long it counts, here $weeks weeks."] : [];
+
+                continue;
+            }
+            $end = CarbonImmutable::parse($happened[$question])->addWeeks($weeks)->format('Y-m-d');
+            if ($end < $today && ($ends[$question] ?? '') === '') {
+                $problems["happened_on.$question"] = "That is more than $weeks weeks ago: answer no, or say until when it counts.";
+            }
+            $ends[$question] = ($ends[$question] ?? '') === '' ? $end : $ends[$question];
+        }
+        if ($problems !== []) {
+            throw ValidationException::withMessages($problems);
+        }
+
+        return $ends;
+    }
+
+    /** @return array<string, Flag> by question: what was answered yes and counts for a time from its day on */
+    private function recent(): array
+    {
+        $answers = $this->answers();
+        $recent = [];
+        foreach (Flag::asked() as $flag) {
+            if ($flag->recentWeeks() !== null && ($answers[Screening::flagKey($flag)] ?? false)) {
+                $recent[Screening::flagKey($flag)] = $flag;
+            }
+        }
+
+        return $recent;
     }
 }

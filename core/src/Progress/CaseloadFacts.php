@@ -20,7 +20,10 @@ final readonly class CaseloadFacts
      * @param  int|null  $screeningWaits  whole days since the patient sent answers that nobody has confirmed
      * @param  bool  $redFlagFromHome  the first open red flag was answered at home
      * @param  int  $keptAside  things that a signed-out device sent and nobody has looked at
-     * @param  bool  $urgentAside  among them a practice that ended with a get-help symptom
+     * @param  bool  $urgentAside  among them a practice that ended with a get-help symptom, or one that had not settled
+     * @param  bool  $redFlagAside  among them answers with a yes to a red flag
+     * @param  bool  $redFlagWaits  something was done about the open red flags, and practice waits
+     * @param  array{rate: float, on: string}|null  $homeRate  an urgent rate tapped at home, and none measured since
      * @param  int  $stopsLately  practices stopped for a symptom in the last 7 days
      * @param  StopSymptom|null  $lastStop  the latest of them
      * @param  int  $presentGap  scheduled days in a row without practice, up to now
@@ -55,6 +58,9 @@ final readonly class CaseloadFacts
         public bool $redFlagFromHome = false,
         public int $keptAside = 0,
         public bool $urgentAside = false,
+        public bool $redFlagAside = false,
+        public bool $redFlagWaits = false,
+        public ?array $homeRate = null,
         public ?Worsening $worse = null,
         public array $proposals = [],
         public ?string $outcome = null,

@@ -20,6 +20,7 @@ final readonly class CaseloadLine
     public static function for(CaseloadFacts $facts): self
     {
         return match (true) {
+            $facts->redFlagAside => new self(CaseloadReason::RedFlag, 'A red flag', 'among answers from a signed-out device; look at them on the Access page now.'),
             $facts->openRedFlags !== [] => self::redFlag($facts),
             $facts->getHelp !== null => new self(
                 CaseloadReason::GetHelp, ucfirst($facts->getHelp->label()), 'stopped a practice; every exercise is paused until you have looked.',
@@ -37,6 +38,9 @@ final readonly class CaseloadLine
             ),
             $facts->worse !== null => new self(
                 CaseloadReason::Worse, $facts->worse->number(), "is how {$facts->worse->what} went; it {$facts->worse->how()}.",
+            ),
+            $facts->homeRate !== null => new self(
+                CaseloadReason::HomeRate, Numbers::print($facts->homeRate['rate']).' a minute', "tapped at home on {$facts->homeRate['on']}; measure it yourself.",
             ),
             $facts->screeningWaits !== null => new self(
                 CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
@@ -73,10 +77,11 @@ final readonly class CaseloadLine
     {
         $number = count($facts->openRedFlags);
         $where = $facts->redFlagFromHome ? 'answered at home' : 'is open';
+        $what = $facts->redFlagWaits ? 'something was done, and practice waits.' : 'no action recorded.';
 
         return new self(
             CaseloadReason::RedFlag, ucfirst($facts->openRedFlags[0]->label()),
-            $number === 1 ? "$where; no action recorded." : "$where, and ".($number - 1).' more; no action recorded.',
+            $number === 1 ? "$where; $what" : "$where, and ".($number - 1)." more; $what",
         );
     }
 

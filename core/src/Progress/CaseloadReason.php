@@ -12,6 +12,7 @@ enum CaseloadReason: string
     case Paused = 'paused';
     case NewFinding = 'new-finding';
     case Worse = 'worse';
+    case HomeRate = 'home-rate';
     case ScreeningWaiting = 'screening-waiting';
     case KeptAside = 'kept-aside';
     case StoppedOnce = 'stopped-once';
@@ -30,6 +31,24 @@ enum CaseloadReason: string
         return (int) array_search($this, self::cases(), true);
     }
 
+    /** True for what somebody should look at today. */
+    public function isUrgent(): bool
+    {
+        return in_array($this, [self::RedFlag, self::GetHelp, self::Paused, self::Worse, self::HomeRate, self::StoppedOnce], true);
+    }
+
+    /** True where who needed help last stands first. */
+    public function isNewestFirst(): bool
+    {
+        return $this === self::GetHelp;
+    }
+
+    /** @return list<string> values of the urgent ones, for the pages */
+    public static function urgent(): array
+    {
+        return array_values(array_map(fn (self $reason) => $reason->value, array_filter(self::cases(), fn (self $reason) => $reason->isUrgent())));
+    }
+
     public function heading(): string
     {
         return match ($this) {
@@ -38,6 +57,7 @@ enum CaseloadReason: string
             self::Paused => 'Paused',
             self::NewFinding => 'New finding',
             self::Worse => 'Worse',
+            self::HomeRate => 'Rate at home',
             self::ScreeningWaiting => 'Answers wait',
             self::KeptAside => 'Kept aside',
             self::NoPractice => 'No practice',

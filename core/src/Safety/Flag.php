@@ -125,6 +125,21 @@ enum Flag: string
         return ! in_array($this, [self::LatePregnancy, self::Under16, self::Under12], true);
     }
 
+    /** As the practitioner is asked: what is recent says how recent. */
+    public function question(): string
+    {
+        $weeks = $this->recentWeeks();
+        $isSaid = $weeks === null || str_contains($this->label(), 'within');
+
+        return ucfirst($this->label()).($isSaid ? '' : ($this === self::RecentEyeSurgery ? " (within $weeks weeks; 12 where gas was left in the eye)" : " (within $weeks weeks)"));
+    }
+
+    /** True where the day has to be known; unstable angina has none. */
+    public function needsItsDay(): bool
+    {
+        return $this->recentWeeks() !== null && $this !== self::HeartAttack;
+    }
+
     /**
      * For how many weeks something counts as recent, from the day it happened; null for what is not a thing of one day.
      * Common practice.
@@ -136,7 +151,7 @@ enum Flag: string
         return match ($this) {
             self::HeartAttack, self::RecentChestSurgery, self::RecentAbdominalSurgery, self::RecentSpinalSurgery => 12,
             self::RecentEyeSurgery => $withGas ? 12 : 6,
-            self::RecentEarSurgery, self::RecentBirth, self::RibFracture => 6,
+            self::RecentEarSurgery, self::RecentBirth => 6,
             default => null,
         };
     }
@@ -165,6 +180,12 @@ enum Flag: string
         return [
             self::Pregnancy, self::Epilepsy, self::SickleCell, self::Stroke, ...self::heartAndLungPressure(), self::Panic, self::Fainting, self::Under12,
         ];
+    }
+
+    /** @return list<self> with which a light head is not said to pass by itself */
+    public static function lightHeadednessMatters(): array
+    {
+        return [self::Fainting, ...self::heartAndLungPressure(), self::Pregnancy];
     }
 
     /** @return list<self> operations that count as recent */

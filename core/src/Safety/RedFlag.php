@@ -46,7 +46,7 @@ enum RedFlag: string
             self::WeightLossOrFever => 'Unexplained weight loss or fever?',
             self::CalfSwelling => 'A swollen calf together with breathlessness?',
             self::FastDeepBreathing => 'Fast deep breathing with thirst, vomiting or drowsiness?',
-            self::HeadInjury => 'A recent head injury?',
+            self::HeadInjury => 'A head injury within 6 weeks?',
             self::Suicide => 'Thoughts of suicide?',
             self::RestingRate => self::outside(Measure::RestingRate, 'Resting rate %2$d or more, or %1$d or fewer, breaths a minute?'),
             self::Saturation => self::outside(Measure::Saturation, 'Oxygen saturation %1$d %% or less, or below the patient’s own normal range?'),

@@ -24,7 +24,9 @@ final class CaseloadLineTest extends TestCase
             'daysSinceAccess' => 9, 'accessUsed' => true, 'reviewOverdue' => 3, 'redFlagFromHome' => true, 'screeningWaits' => 2, 'urgentAside' => true, 'keptAside' => 3,
             'newFinding' => ['title' => 'Long pause in the breath', 'exercise' => 'Square breathing', 'paused' => true],
         ];
-        $this->expectLine(CaseloadReason::RedFlag, 'Chest pain', 'answered at home, and 1 more', $facts);
+        $this->expectLine(CaseloadReason::RedFlag, 'A red flag', 'from a signed-out device', ['redFlagAside' => true] + $facts);
+        $this->expectLine(CaseloadReason::RedFlag, 'Chest pain', 'answered at home, and 1 more; no action recorded.', $facts);
+        $this->expectLine(CaseloadReason::RedFlag, 'Chest pain', 'answered at home, and 1 more; something was done, and practice waits.', ['redFlagWaits' => true] + $facts);
         $this->expectLine(CaseloadReason::RedFlag, 'Blue lips', 'is open; no action recorded.', ['openRedFlags' => [RedFlag::BlueLips], 'redFlagFromHome' => false] + $facts);
         $this->expectLine(CaseloadReason::GetHelp, 'Fainting', 'every exercise is paused', $facts = ['openRedFlags' => []] + $facts);
         $this->expectLine(CaseloadReason::GetHelp, 'Needed help', 'from a signed-out device', $facts = ['getHelp' => null] + $facts);
@@ -34,6 +36,7 @@ final class CaseloadLineTest extends TestCase
         $facts = ['newFinding' => null, 'worse' => Worsening::rating('tension', 3, 5.5), 'proposals' => [['label' => 'Step up', 'exercise' => 'Humming', 'short' => '92 % practised, effort 2'], ['label' => 'Finish', 'exercise' => 'Body scan', 'short' => '14 days at the goal']]] + $facts;
         $this->expectLine(CaseloadReason::Worse, '3 to 5.5', 'is how Tension went; it is reliably worse', $facts);
         $this->expectLine(CaseloadReason::Worse, '5 to 12', 'is how GAD-7 went', ['worse' => Worsening::questionnaire('GAD-7', 5, 12)] + $facts);
+        $this->expectLine(CaseloadReason::HomeRate, '26.5 a minute', 'tapped at home on 3 Nov; measure it yourself.', ['worse' => null, 'homeRate' => ['rate' => 26.5, 'on' => '3 Nov']] + $facts);
         $this->expectLine(CaseloadReason::ScreeningWaiting, '2 days', 'waits for you to confirm', $facts = ['worse' => null] + $facts);
         $this->expectLine(CaseloadReason::KeptAside, '3 entries', 'accept or refuse', $facts = ['screeningWaits' => null] + $facts);
         $this->expectLine(CaseloadReason::KeptAside, '1 entry', 'accept or refuse', ['keptAside' => 1] + $facts);
@@ -58,6 +61,8 @@ final class CaseloadLineTest extends TestCase
         self::assertLessThan(CaseloadReason::Paused->order(), CaseloadReason::GetHelp->order());
         self::assertLessThan(CaseloadReason::OnTrack->order(), CaseloadReason::ReviewOverdue->order());
         self::assertSame(0, CaseloadReason::RedFlag->order());
+        self::assertSame(['red-flag', 'get-help', 'paused', 'worse', 'home-rate', 'stopped-once'], CaseloadReason::urgent());
+        self::assertSame([CaseloadReason::GetHelp], array_values(array_filter(CaseloadReason::cases(), fn (CaseloadReason $reason) => $reason->isNewestFirst())));
     }
 
     /** @param  array<string, mixed>  $facts */

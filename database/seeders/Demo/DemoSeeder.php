@@ -37,6 +37,7 @@ final class DemoSeeder extends Seeder
             'name' => $name,
             'time_zone' => $zone,
             'emergency_wording' => "Call 112 now, or have someone call. Sit or lie where you cannot fall. Do not drive yourself. Afterwards, let {$name} know.",
+            'crisis_number' => '808 200 204, the harbour listening line, day and night',
         ]);
     }
 

@@ -35,7 +35,6 @@
         if (event.key === 'Escape' && event.target === searchField) filter.search = '';
     }
 
-    const urgent = ['red-flag', 'get-help', 'paused', 'worse', 'stopped-once'];
     const groups = $derived.by(() => {
         const byReason: { reason: string; heading: string; lines: CaseloadLine[] }[] = [];
         for (const line of shown) {
@@ -53,7 +52,7 @@
     <TodayStrip {appointments} {me} whose={filter.whose} />
     <div class="flex flex-wrap items-baseline justify-between gap-x-6 pt-4 pb-2">
         <h1 class="text-[1.45rem]">Who needs me</h1>
-        <span class="text-muted">{plural(lines.length, 'patient', 'patients')}, most urgent first · symptom and tallies of 14 days</span>
+        <span class="text-muted">{plural(lines.length, 'patient', 'patients')}, most urgent first · symptom and tallies of {tally_days} days</span>
     </div>
     {#if lines.length > 0}
         <form class="flex flex-wrap items-baseline gap-x-5 gap-y-1 pb-3 text-[0.925rem]" role="search" aria-label="Patients" onsubmit={(event) => event.preventDefault()}>

@@ -28,7 +28,7 @@ final class PagesController
     {
         abort_unless(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.first'));
 
-        return response()->json(TodayOf::asNeeded($device->patient, now()));
+        return response()->json(TodayOf::beforeThePin($device->patient));
     }
 
     public function diary(#[CurrentUser('device')] Device $device): JsonResponse

@@ -25,8 +25,8 @@ final readonly class ForwardLean implements Recipe
 
     private const NOMINAL_MS = 120_000;
 
-    /** After so long the screen says that help is needed. */
-    private const GREATEST_MS = 600_000;
+    /** It ends by itself after so long; the screen has said long before that help is needed. */
+    private const GREATEST_MS = 3_600_000;
 
     public function segments(Prescription $prescription): array
     {

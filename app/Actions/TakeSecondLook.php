@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Patient;
+use App\Models\Practice;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Safety\PauseRules;
+
+/**
+ * A symptom that made someone stop has settled, or has not: then it is one for which help is needed, and every exercise is
+ * paused from the stop on. The practice itself stays as it was stored.
+ */
+final class TakeSecondLook
+{
+    /**
+     * @return bool whether it was new
+     *
+     * @throws ValidationException when there is no such practice
+     */
+    public function __invoke(Patient $patient, string $uuid, bool $settled, CarbonImmutable $at): bool
+    {
+        return DB::transaction(function () use ($patient, $uuid, $settled, $at) {
+            $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $practice = $patient->practices()->where('uuid', $uuid)->first()
+                ?? throw ValidationException::withMessages(['uuid' => (string) __('patient.log.no-practice')]);
+            if ($settled || $practice->stop_class?->isSymptom() !== true || $patient->pauses()->where('rule', PauseRules::GET_HELP)->where('practice_id', $practice->id)->exists()) {
+                return false;
+            }
+            $patient->pauses()->create(['lineage' => null, 'rule' => PauseRules::GET_HELP, 'practice_id' => $practice->id, 'from_at' => $practice->ended_at->min($at), 'cause' => 'had not settled at the second look']);
+
+            return true;
+        });
+    }
+}
