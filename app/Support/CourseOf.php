@@ -99,11 +99,11 @@ final readonly class CourseOf
         $practice = $pause->practice;
         $symptom = $practice?->stop_symptom?->label() ?? 'a symptom';
         $paper = $practice?->source === Practice::PAPER ? ', noted on paper' : '';
-        $hadSettled = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
+        $isForHelp = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
 
         return match ($pause->rule) {
             PauseRules::RED_FLAG => $pause->lineage === null ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go on." : "Paused: {$pause->cause}.",
-            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, ".($hadSettled ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
+            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, ".($isForHelp ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
             PauseRules::NEW_FINDING => "Paused after what is newly known. {$pause->cause}.",
             default => "Paused: stopped for a symptom in two of the last three practices, last for $symptom$paper.",
         };

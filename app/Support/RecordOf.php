@@ -33,6 +33,7 @@ final class RecordOf
             'added_on' => $day($patient->created_at),
             'screenings' => ScreeningForm::history($patient),
             'red_flags' => ScreeningForm::redFlags($patient),
+            'exercises' => ScreeningForm::exercises($patient),
             'measurements' => self::measurements($patient, $day),
             'questionnaires' => AskedForms::questionnaires($patient),
             'sessions' => $patient->careSessions()->with(['practitioner', 'note.practitioner', 'note.amendments'])->orderByDesc('number')->limit(self::MOST)->get()->map(fn (CareSession $session) => [

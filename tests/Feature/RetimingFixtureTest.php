@@ -34,8 +34,10 @@ final class RetimingFixtureTest extends TestCase
         $plain = (new PacedSet(Cycle::of(BreathPattern::parse('3:0:5:1'), CountLength::seconds(0.87)), []))->compile(6);
         $soft = (new PacedSet(Cycle::of(BreathPattern::of(3, 3)->withSoftPauses(2, 1.5)), []))->compile(4);
         $cases = [];
-        foreach ([[$plain, 3.2, 4, 1.0], [$plain, 12.0, 3, 1.2], [$plain, 9.0, 2, 1.0], [$soft, 5.5, 2, 1.0], [$plain, 1.0, 6, 1.0]] as [$set, $seconds, $over, $slowest]) {
-            $cases[] = ['seconds' => $seconds, 'over' => $over, 'slowest' => $slowest, 'prescribed' => $set, 'joined' => Retiming::joining($set, $seconds, $over, $slowest)];
+        foreach ([[$plain, 3.2, 4, 1.0], [$plain, 12.0, 3, 1.2], [$plain, 9.0, 2, 1.0], [$soft, 5.5, 2, 1.0], [$plain, 1.0, 6, 1.0], [$plain, 1.0, 6, 1.0, 4.0], [$soft, 5.5, 2, 1.0, 30.0]] as $case) {
+            [$set, $seconds, $over, $slowest] = $case;
+            $least = $case[4] ?? Retiming::LEAST_JOINING;
+            $cases[] = ['seconds' => $seconds, 'over' => $over, 'slowest' => $slowest, 'least' => $least, 'prescribed' => $set, 'joined' => Retiming::joining($set, $seconds, $over, $slowest, $least)];
         }
 
         self::assertJsonStringEqualsJsonFile(__DIR__.'/../front/joined.json', (string) json_encode($cases));

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { isPaused, nextSlot, presentDay, usedToday, withWaiting, writableDays } from '../../resources/js/patient/day';
+import { nextSlot, presentDay, saidHere, usedToday, whyPaused, withWaiting, writableDays } from '../../resources/js/patient/day';
 import type { Waiting } from '../../resources/js/patient/store';
-import type { Bundle, BundleDay, TodaySlot } from '../../resources/js/patient/types';
-import { item, log } from './logs';
+import type { SaidHere } from '../../resources/js/patient/day';
+import type { Bundle, BundleDay, PracticeLog, TodayItem, TodaySlot } from '../../resources/js/patient/types';
+import { item, log, rules } from './logs';
 
 const slot = (anchor: string, closes: string, with_: Partial<TodaySlot> = {}): TodaySlot => ({ lineage: 'x', anchor, from: '', to: '', closes_at: closes, put_off: null, done: null, ...with_ });
 const slots = [slot('waking', '2026-11-25T10:00:00Z'), slot('lunch', '2026-11-25T14:00:00Z'), slot('lights-out', '2026-11-26T02:00:00Z')];
 const day = (date: string, from: string, to: string, version: number): BundleDay => ({ date, label: date, from, to, state: 'running', starts_on: null, version_id: version, rated_symptom: 'tension', note: null, slots });
 const bundle: Bundle = {
-    now: '2026-11-25T09:00:00Z', owner: 'wren', clinic: '', emergency: '', asked: [], check_due: false,
+    now: '2026-11-25T09:00:00Z', owner: 'wren', clinic: '', emergency: '', emergency_call: null, crisis: null, rules, recovery: null, asked: [], check_due: false,
     days: [day('2026-11-25', '2026-11-25T04:00:00Z', '2026-11-26T04:00:00Z', 1), day('2026-11-26', '2026-11-26T04:00:00Z', '2026-11-27T04:00:00Z', 2)],
     items: { 1: [item()], 2: [item({ breaths: 18 })] },
 };
@@ -68,27 +69,70 @@ describe('what waits fills its slots', () => {
 /** The rules are the core's (PauseRules): these are its own cases. */
 describe('pausing without a network', () => {
     const stop = (n: number) => log(`s${n}`, { stop_class: 'made-me-stop', stop_symptom: 'dizziness', started_at: `2026-11-25T0${n}:00:00Z` });
+    const why = (of: TodayItem, practices: PracticeLog[], more: Partial<SaidHere> = {}) => whyPaused(of, { practices, unsettled: false, urgent: false, ...more }, rules);
 
     it('a get-help symptom pauses everything but recovery', () => {
         const help = [log('a', { lineage: 'y', stop_class: 'get-help', stop_symptom: 'chest-pain' })];
-        expect(isPaused(item(), help)).toBe(true);
-        expect(isPaused(item({ recovery: true, paused: true }), help)).toBe(false);
+        expect(why(item(), help)).toBe('stop');
+        expect(why(item({ recovery: true, paused: 'stop' }), help)).toBeNull();
+    });
+
+    it('so does a symptom that had not settled, and an answer that asks for help at once, each in its own words', () => {
+        expect(why(item(), [], { unsettled: true })).toBe('stop');
+        expect(why(item(), [], { urgent: true })).toBe('answers');
+        expect(why(item({ recovery: true }), [], { unsettled: true, urgent: true })).toBeNull();
     });
 
     it('two stops in three practices pause that exercise, whether the server knows of the first or not', () => {
-        expect(isPaused(item(), [stop(1)])).toBe(false);
-        expect(isPaused(item(), [stop(1), stop(3)])).toBe(true);
-        expect(isPaused(item(), [stop(1), log('ok', { started_at: '2026-11-25T02:00:00Z' }), stop(3)])).toBe(true);
-        expect(isPaused(item({ ends: ['made-me-stop', null] }), [stop(1)])).toBe(true);
-        expect(isPaused(item({ ends: [null, 'made-me-stop'] }), [stop(1)])).toBe(true);
-        expect(isPaused(item({ ends: [null, null] }), [stop(1)])).toBe(false);
-        expect(isPaused(item(), [stop(1), { ...stop(3), lineage: 'y' }])).toBe(false);
+        expect(why(item(), [stop(1)])).toBeNull();
+        expect(why(item(), [stop(1), stop(3)])).toBe('stop');
+        expect(why(item(), [stop(1), log('ok', { started_at: '2026-11-25T02:00:00Z' }), stop(3)])).toBe('stop');
+        expect(why(item({ ends: ['made-me-stop', null] }), [stop(1)])).toBe('stop');
+        expect(why(item({ ends: [null, 'made-me-stop'] }), [stop(1)])).toBe('stop');
+        expect(why(item({ ends: [null, null] }), [stop(1)])).toBeNull();
+        expect(why(item(), [stop(1), { ...stop(3), lineage: 'y' }])).toBeNull();
+    });
+
+    it('counts stops on every line on which the same exercise stands', () => {
+        expect(why(item({ like: ['x', 'y'] }), [stop(1), { ...stop(3), lineage: 'y' }])).toBe('stop');
+    });
+
+    it('goes by the numbers that the core hands over', () => {
+        const strict = { ...rules, pausing: { look_at: 1, stops: 1 } };
+        expect(whyPaused(item(), { practices: [stop(1)], unsettled: false, urgent: false }, strict)).toBe('stop');
     });
 
     it('a practice that was finished pauses nothing, and one stopped without a symptom is no stop', () => {
-        expect(isPaused(item({ ends: ['made-me-stop', 'made-me-stop'] }), [log('ok')])).toBe(false);
-        expect(isPaused(item({ ends: ['made-me-stop'] }), [log('a', { stop_class: 'no-symptom' })])).toBe(false);
-        expect(isPaused(item({ paused: true }), [])).toBe(true);
+        expect(why(item({ ends: ['made-me-stop', 'made-me-stop'] }), [log('ok')])).toBeNull();
+        expect(why(item({ ends: ['made-me-stop'] }), [log('a', { stop_class: 'no-symptom' })])).toBeNull();
+        expect(why(item({ paused: 'measured' }), [])).toBe('measured');
+    });
+
+    it('reads what waits: a second look, and the answers of a form with their urgent questions', () => {
+        const asked = [{ id: 'f', questions: [{ key: 'red.chest-pain', urgent: true }, { key: 'flag.copd', urgent: false }] }] as unknown as Bundle['asked'];
+        const here = (...waiting: Waiting[]) => saidHere(waiting, { rules, asked }, 0);
+        expect(here(waits('second-look', { settled: false })).unsettled).toBe(true);
+        expect(here(waits('second-look', { settled: true })).unsettled).toBe(false);
+        expect(here(waits('form', { form: 'f', answers: { 'red.chest-pain': 1 } })).urgent).toBe(true);
+        expect(here(waits('form', { form: 'f', answers: { 'red.chest-pain': 0, 'flag.copd': 1 } })).urgent).toBe(false);
+    });
+});
+
+describe('a device whose date is a day off', () => {
+    const DAY = 86_400_000;
+    const today = presentDay(bundle, at('2026-11-25T09:00:00Z'));
+    const yesterdays = log('a', { anchor: 'waking', started_at: '2026-11-24T09:50:00Z', ended_at: '2026-11-24T09:52:00Z' });
+
+    it('does not ask again for what was practised, and counts what was used', () => {
+        expect(withWaiting(today, [waits('practice', yesterdays)], DAY)[0]?.done?.stroke).toBe('done');
+        expect(withWaiting(today, [waits('practice', yesterdays)])[0]?.done).toBeNull();
+        const here = saidHere([waits('practice', yesterdays)], today, DAY);
+        expect(usedToday(item({ as_needed: { use_when: '', most: 4, done: 0 } }), here.practices, at(today.day.from))).toBe(1);
+    });
+
+    it('but leaves times alone that are off by no more than what a clock may be', () => {
+        expect(saidHere([waits('practice', yesterdays)], today, 90_000).practices[0]?.started_at).toBe(yesterdays.started_at);
+        expect(saidHere([waits('practice', yesterdays)], today, 91_000).practices[0]?.started_at).toBe('2026-11-24T09:51:31.000Z');
     });
 });
 

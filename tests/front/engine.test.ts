@@ -344,7 +344,7 @@ describe('interruptions', () => {
 
 describe('joining', () => {
     it('begins at the patient’s own pace and eases to the prescribed one; a change of pace goes on top', () => {
-        const engine = new PlayerEngine(paced(6), context as unknown as AudioContext, { joining: { seconds: 2.5, over: 2, slowest: 1 } });
+        const engine = new PlayerEngine(paced(6), context as unknown as AudioContext, { joining: { seconds: 2.5, over: 2, slowest: 1, least: 2 } });
         engine.start();
         pass(3.25 + 40);
         const starts = context.sounding().filter((each) => each.frequency === INHALE).map((each) => each.at - 13.25);

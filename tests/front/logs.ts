@@ -1,4 +1,4 @@
-import type { PracticeLog, TodayItem } from '../../resources/js/patient/types';
+import type { PracticeLog, Rules, TodayItem } from '../../resources/js/patient/types';
 import { paced } from './timelines';
 
 export function log(uuid: string, with_: Partial<PracticeLog> = {}): PracticeLog {
@@ -11,7 +11,13 @@ export function log(uuid: string, with_: Partial<PracticeLog> = {}): PracticeLog
 
 export function item(with_: Partial<TodayItem> = {}): TodayItem {
     return {
-        lineage: 'x', technique: 'extended-exhale', name: 'exercise.extended-exhale.name', recovery: false, paused: false, ends: [], minutes: null, position: 'position.seated', props: [], hands: '', size: '',
+        lineage: 'x', technique: 'extended-exhale', name: 'exercise.extended-exhale.name', recovery: false, paused: null, like: ['x'], ends: [], feels: [], holds: false, careful: false, minutes: null, position: 'position.seated', props: [], hands: '', size: '',
         right: [], gaze: '', tempo: null, joining: null, steps: [], why: '', as_needed: null, short: null, breaths: 12, seconds: 60, ridge: { minutes: null, cues: [], count_s: 1 }, timeline: paced(12), ...with_,
     };
 }
+
+/** As the core hands them to the devices. */
+export const rules: Rules = {
+    pausing: { look_at: 3, stops: 2 }, symptoms: { made_me_stop: ['dizziness'], get_help: ['chest-pain'] },
+    seconds: { ask_after: 180, help_after: 600, look_back_after: 120, trusted_offset: 90 }, days: { waits_at_most: 60, lately: 7, tally: 14 },
+};

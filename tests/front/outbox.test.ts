@@ -46,7 +46,7 @@ describe('what waits on a device', () => {
         await put('a');
         expect(ids()).toEqual(['a']);
         expect(outbox.unsent()).toEqual([]);
-        expect(outbox.practices()).toHaveLength(1);
+        expect(outbox.all()).toHaveLength(1);
         await outbox.forgetDelivered(outbox.delivered());
         expect(outbox.all()).toEqual([]);
         await restart();

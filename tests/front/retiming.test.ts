@@ -8,7 +8,7 @@ interface Case { during: number; factor: number; prescribed: Segment; retimed: S
 
 const cases = JSON.parse(readFileSync(new URL('./retimed.json', import.meta.url), 'utf8')) as Case[];
 
-interface JoinedCase { seconds: number; over: number; slowest: number; prescribed: Segment; joined: Segment }
+interface JoinedCase { seconds: number; over: number; slowest: number; least: number; prescribed: Segment; joined: Segment }
 const joinings = JSON.parse(readFileSync(new URL('./joined.json', import.meta.url), 'utf8')) as JoinedCase[];
 
 describe('joining from the patient’s own breath', () => {

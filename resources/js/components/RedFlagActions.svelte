@@ -1,9 +1,9 @@
 <script lang="ts">
-    import LineForm from './LineForm.svelte';
+    import RedFlagOutcome from './RedFlagOutcome.svelte';
     import type { PatientHead } from '../types/pages';
-    import type { RedFlagAnswer } from '../types/screening';
+    import type { PausedExercise, RedFlagAnswer } from '../types/screening';
 
-    let { patient, flags }: { patient: PatientHead; flags: RedFlagAnswer[] } = $props();
+    let { patient, flags, exercises }: { patient: PatientHead; flags: RedFlagAnswer[]; exercises: PausedExercise[] } = $props();
 </script>
 
 {#if flags.length > 0}
@@ -12,14 +12,12 @@
         {#each flags as flag (flag.id)}
             <div class="mt-3 border-t border-rule pt-3">
                 <h3 class="text-base">{flag.label}</h3>
-                <p class="text-sm text-muted">{flag.raised}</p>
-                {#each flag.actions as action (action.on + action.action)}
+                <p class="text-sm text-muted">{flag.raised}{flag.is_open && flag.pauses ? '; every exercise but recovery is paused' : ''}</p>
+                {#each flag.actions as action, index (index)}
                     <p class="mt-1 whitespace-pre-line">{action.action}</p>
-                    <p class="text-sm text-muted">{action.by}, {action.on}</p>
+                    <p class="text-sm text-muted">{action.by}, {action.on}{action.waits ? ' · it waits' : flag.pauses ? ' · may go on' : ''}</p>
                 {/each}
-                {#if flag.actions.length === 0}
-                    <LineForm id="action-{flag.id}" url="/patients/{patient.id}/red-flags/{flag.id}/actions" label="What was done about it" button="Record this action" />
-                {/if}
+                {#if flag.is_open}<RedFlagOutcome {patient} {flag} {exercises} />{/if}
             </div>
         {/each}
     </section>

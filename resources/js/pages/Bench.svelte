@@ -4,6 +4,7 @@
     import { onMount, untrack } from 'svelte';
     import Anchors from '../components/bench/Anchors.svelte';
     import { Bench, type Draft } from '../components/bench/bench.svelte';
+    import type { Reason, Reasons } from '../components/bench/reasons';
     import ComparePanel from '../components/bench/ComparePanel.svelte';
     import Findings from '../components/bench/Findings.svelte';
     import FitPanel from '../components/bench/FitPanel.svelte';
@@ -41,7 +42,7 @@
     }
 
     interface Rest { weeks: string; starts_on: string; review_on: string; rated_symptom: string; reason: string; based_on: number; goal: GoalFields }
-    interface Kept { draft: Draft; rest: Rest; reasons: Record<string, Record<string, string>> }
+    interface Kept { draft: Draft; rest: Rest; reasons: Reasons }
 
     let { patient, choices, version, draft, answer, measured, session }: Props = $props();
 
@@ -50,7 +51,7 @@
         weeks: String(draft.weeks), starts_on: draft.starts_on, review_on: draft.review_on,
         rated_symptom: draft.rated_symptom, reason: '', based_on: version?.number ?? 0, goal: $state.snapshot(draft.goal),
     })));
-    let reasons = $state<Record<string, Record<string, string>>>({});
+    let reasons = $state<Reasons>({});
     let errors = $state.raw<Record<string, string>>({});
     let restored = $state(false);
     let isIssuing = $state(false);
@@ -145,6 +146,8 @@
         }
     }
 
+    const mapped = <T,>(of: Record<string, Reason> | undefined, value: (reason: Reason) => T): Record<string, T> => Object.fromEntries(Object.entries(of ?? {}).map(([rule, reason]) => [rule, value(reason)]));
+
     async function issue(): Promise<void> {
         isIssuing = true;
         errors = {};
@@ -152,7 +155,8 @@
             const given = $state.snapshot(reasons);
             const order = {
                 ...$state.snapshot(rest), maintenance: draft.maintenance, items: bench.draft().items, school: bench.school, patient_note: patientNote, session: session?.id ?? null,
-                finding_reasons: bench.draft().items.map((item) => given[item.id] ?? {}),
+                finding_reasons: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.text)),
+                finding_causes: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.cause)),
             };
             const { go_to } = await sendJson<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order, formToken());
             issued = true;

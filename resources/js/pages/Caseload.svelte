@@ -11,7 +11,7 @@
     import { strokesOf } from '../lib/tally';
     import type { Appointments, CaseloadLine } from '../types/pages';
 
-    let { lines, appointments, me }: { lines: CaseloadLine[]; appointments: Appointments; me: number } = $props();
+    let { lines, appointments, me, urgent, tally_days }: { lines: CaseloadLine[]; appointments: Appointments; me: number; urgent: string[]; tally_days: number } = $props();
 
     /** Kept for this tab, so that Back finds the caseload as it was. */
     const KEY = 'ivory-pace:caseload';

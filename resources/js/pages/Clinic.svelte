@@ -9,7 +9,7 @@
     import type { Choice, TrailLine } from '../types/pages';
 
     interface Props {
-        clinic: { name: string; time_zone: string; emergency_wording: string; school: string };
+        clinic: { name: string; time_zone: string; emergency_wording: string; crisis_number: string | null; school: string };
         schools: Choice[];
         outcomes: OutcomesShown;
         people: { id: number; name: string; profession: string; role: string; role_label: string }[];
@@ -45,7 +45,7 @@
             {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
             <h2 class="mt-5 mb-1 text-[1.15rem]">My voice</h2>
             <p>Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike">Record it</Link></p>
-            <div class="mt-5"><Settings wording={clinic.emergency_wording} school={clinic.school} {schools} canChange={is_lead} /></div>
+            <div class="mt-5"><Settings wording={clinic.emergency_wording} crisis={clinic.crisis_number} school={clinic.school} {schools} canChange={is_lead} /></div>
         </section>
         <section>
             <h2 class="mb-1 text-[1.15rem]">When something is proposed</h2>

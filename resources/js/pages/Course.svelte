@@ -27,10 +27,11 @@
         <section class="mt-4 grid items-start gap-8 border-l-8 border-clay bg-card px-5 py-4 md:grid-cols-[1fr_24rem]" aria-label="Paused">
             <div>
                 <h2 class="text-lg text-clay">{pause.text}</h2>
-                <p class="text-muted">Since {pause.since}. It stays paused until you have looked.</p>
+                <p class="text-muted">Since {pause.since}. {pause.by_flag ? '' : 'It stays paused until you have looked.'}</p>
                 {#if stops?.[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
             </div>
-            <LineForm id="pause-{pause.id}" url="/patients/{patient.id}/pauses/{pause.id}/end" label="What you found" button="I have looked; let it go on" />
+            {#if pause.by_flag}<p><Link href="/patients/{patient.id}/screening" class="linklike">Record it under Screening</Link></p>
+            {:else}<LineForm id="pause-{pause.id}" url="/patients/{patient.id}/pauses/{pause.id}/end" label="What you found" button="I have looked; let it go on" />{/if}
         </section>
     {/each}
     {#if new_findings.length > 0}

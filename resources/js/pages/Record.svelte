@@ -9,7 +9,7 @@
     import { plural, short } from '../lib/format';
     import type { RecordProps } from '../types/record';
 
-    let { patient, details, time_zones, added_on, screenings, red_flags, measurements, questionnaires, sessions, versions, practices, responsible, shared_with, handovers, colleagues, trail }: RecordProps = $props();
+    let { patient, details, time_zones, added_on, screenings, red_flags, exercises, measurements, questionnaires, sessions, versions, practices, responsible, shared_with, handovers, colleagues, trail }: RecordProps = $props();
 </script>
 
 <Room title="Record of {patient.name}">
@@ -38,7 +38,7 @@
             {#if trail}<section aria-labelledby="trail"><h2 id="trail" class="mb-1 text-[1.15rem]">Who opened and changed what</h2><Trail lines={trail} /></section>{/if}
         </div>
         <div class="grid gap-7">
-            <RedFlagActions {patient} flags={red_flags} />
+            <RedFlagActions {patient} flags={red_flags} {exercises} />
             <Details patientId={patient.id} {details} {time_zones} addedOn={added_on} />
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />
         </div>

@@ -10,18 +10,18 @@
     import { plural } from '../lib/format';
     import type { PatientHead } from '../types/pages';
     import { formToken, Refusal, sendJson } from '../lib/http';
-    import type { FromHome, LatestScreening, PastScreening, QuestionGroup, RedFlagAnswer } from '../types/screening';
+    import type { FromHome, LatestScreening, PastScreening, PausedExercise, QuestionGroup, RedFlagAnswer } from '../types/screening';
 
-    interface Props { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null; red_flags: RedFlagAnswer[]; history: PastScreening[]; from_home: FromHome | null; has_device: boolean }
+    interface Props { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null; red_flags: RedFlagAnswer[]; history: PastScreening[]; from_home: FromHome | null; has_device: boolean; exercises: PausedExercise[]; crisis_number_missing: boolean }
 
-    let { patient, questions, latest, red_flags, history, from_home, has_device }: Props = $props();
+    let { patient, questions, latest, red_flags, history, from_home, has_device, exercises, crisis_number_missing }: Props = $props();
 
-    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, pregnancy_weeks: '', remark: '', confirms: '' };
+    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, happened_on: {} as Record<string, string>, with_gas: false, pregnancy_weeks: '', remark: '', confirms: '' };
     const form = useForm(untrack(() => structuredClone(empty)));
     const kept = keeping(`screening:${untrack(() => patient.id)}`);
     let asking = $state(untrack(() => latest === null));
     let asked = $state('');
-    const openFlags = $derived(red_flags.filter((flag) => flag.actions.length === 0));
+    const openFlags = $derived(red_flags.filter((flag) => flag.is_open));
     const session = new URLSearchParams(location.search).get('session');
 
     const all = $derived(questions.flatMap((group) => group.questions));
@@ -47,6 +47,8 @@
         if (latest) {
             form.answers = { ...latest.answers };
             form.ends_on = { ...latest.ends_on };
+            form.happened_on = { ...latest.happened_on };
+            form.with_gas = latest.with_gas;
             form.pregnancy_weeks = latest.pregnancy_weeks === null ? '' : String(latest.pregnancy_weeks);
         }
         asking = true;
@@ -81,6 +83,7 @@
 <Room title="Screening of {patient.name}">
     <PatientBar {patient} here="screening" />
     {#if session}<p class="pt-3"><Link class="linklike" href="/patients/{patient.id}/sessions/{session}/catch-up">Back to the session</Link></p>{/if}
+    {#if crisis_number_missing}<p class="mt-4 border-l-4 border-clay bg-card px-5 py-3" role="status"><strong>Nobody is screened yet.</strong> The screening asks about thoughts of suicide; the number that a patient is then told to call has to be entered <Link href="/clinic" class="linklike">under Clinic</Link>, by the lead.</p>{/if}
     {#if from_home?.sent_on && form.confirms !== from_home.id}
         <section class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2 border-l-4 border-reed bg-card px-5 py-3" aria-label="Answers from home">
             <p>The patient answered {from_home.answered} questions at home, sent {from_home.sent_on}. They count once you have gone through them.</p>
@@ -95,12 +98,14 @@
         <div class="grid gap-10 pt-5 md:grid-cols-[1fr_24rem]">
             <div>
                 <h2 class="text-lg">Screening of {latest.on}</h2>
-                <p class="text-muted">by {latest.by}, all {all.length} questions answered</p>
+                <p class="text-muted">by {latest.by}, {latest.new_questions === 0 ? `all ${all.length} questions answered` : `${all.length - latest.new_questions} of ${all.length} questions answered`}</p>
+                {#if latest.new_questions > 0}<p class="mt-2 font-semibold text-clay" role="status">{plural(latest.new_questions, 'question is', 'questions are')} new since this screening. Nothing is issued until {latest.new_questions === 1 ? 'it is' : 'they are'} answered: screen again, the other answers stay.</p>{/if}
                 {#if yes.length === 0}<p class="mt-3">Every answer was no.</p>{/if}
                 <ul class="mt-3">
                     {#each yes as question (question.key)}
                         <li class="border-t border-rule py-1.5">{question.text}
                             {#if question.key === 'flag.pregnancy' && latest.pregnancy_weeks}<span class="text-muted"> · {latest.pregnancy_weeks} weeks on that day</span>{/if}
+                            {#if latest.happened_on[question.key]}<span class="text-muted"> · on {latest.happened_on[question.key]}</span>{/if}
                             {#if latest.ends_on[question.key]}<span class="text-muted"> · until {latest.ends_on[question.key]}</span>{/if}
                         </li>
                     {/each}
@@ -111,14 +116,14 @@
                     <Button outline onclick={again}>Anything new? Screen again</Button>
                 </div>
             </div>
-            <RedFlagActions {patient} flags={red_flags} />
+            <RedFlagActions {patient} flags={red_flags} {exercises} />
         </div>
         {#if history.length > 1}
             <details class="mt-6 border-t border-rule pt-2"><summary class="cursor-pointer font-semibold">Earlier screenings ({history.length - 1})</summary>
                 <ul>{#each history.slice(1) as past, index (index)}<li class="border-t border-rule py-1.5"><strong>{past.on}</strong> <span class="text-muted">by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span></li>{/each}</ul></details>
         {/if}
     {:else}
-        {#if latest === null && openFlags.length > 0}<div class="max-w-[40rem] pt-4"><RedFlagActions {patient} flags={openFlags} /></div>{/if}
+        {#if latest === null && openFlags.length > 0}<div class="max-w-[40rem] pt-4"><RedFlagActions {patient} flags={openFlags} {exercises} /></div>{/if}
         <form onsubmit={submit} class="pt-4" novalidate>
             <p class="mb-4 max-w-[46rem] text-muted">Ask in your own words. This supports your judgement and does not diagnose; local protocols come first. A yes under “Refer first” keeps any programme from being issued until you record what was done.</p>
             {#each questions as group (group.title)}
@@ -137,9 +142,13 @@
                                         {#if question.key === 'flag.pregnancy'}
                                             <label class="flex items-center gap-2">Weeks today <Input class="w-20" size="sm" inputmode="numeric" bind:value={form.pregnancy_weeks} /></label>
                                         {/if}
-                                        <label class="flex items-center gap-2">Until (optional) <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
+                                        {#if question.weeks}
+                                            <label class="flex items-center gap-2">When <Input class="w-40" size="sm" type="date" bind:value={form.happened_on[question.key]} /></label>
+                                            {#if question.gas}<label class="flex items-center gap-2"><input type="checkbox" class="size-4 rounded-sm border-gray-300 text-primary-700" bind:checked={form.with_gas} />with gas</label>{/if}
+                                        {/if}
+                                        <label class="flex items-center gap-2">{question.weeks ? 'Until (from that date, or type one)' : 'Until (optional)'} <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
                                     </div>
-                                    {@const problem = (form.errors as Record<string, string>)[`ends_on.${question.key}`] ?? (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
+                                    {@const problem = (form.errors as Record<string, string>)[`happened_on.${question.key}`] ?? (form.errors as Record<string, string>)[`ends_on.${question.key}`] ?? (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
                                     {#if problem}<p class="text-sm font-semibold text-clay">{problem}</p>{/if}
                                 {/if}
                             </div>

@@ -16,11 +16,12 @@
     import Progress from './Progress.svelte';
     import Settings from './Settings.svelte';
     import Sheet from './Sheet.svelte';
+    import { secondLooks } from './secondLooks';
     import { store } from './store';
     import Tabs, { TABS, type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
     import { has, t } from './words';
-    import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayItem, TodaySlot } from './types';
+    import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayData, TodayItem, TodaySlot } from './types';
 
     type Practising = { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf };
 
@@ -101,6 +102,7 @@
 
     async function openKept(): Promise<void> {
         bundle = await keptPage('today');
+        needed ??= await keptPage('needed');
         if (bundle) device = { state: 'ready' };
         else trouble = t('patient.trouble.network');
     }
@@ -112,11 +114,11 @@
             await store.forgetKept();
             await outbox.forgetDelivered(outbox.delivered());
         }
-        if (state.state === 'ready') { markOpen(true); await load(); }
+        if (state.state === 'ready') { markOpen(true); needed ??= await keptPage('needed'); await load(); }
         if (state.state === 'locked' || state.state === 'locked-out') await atHand();
     }
 
-    /** What is used as needed is at hand before the PIN. */
+    /** Help for breathlessness is at hand before the PIN. */
     async function atHand(): Promise<void> {
         try {
             await fetchPage('needed', (fresh) => { needed = fresh; outbox.belongTo(fresh.owner); });
@@ -199,17 +201,27 @@
     }
 
     function practise(item: TodayItem, slot: TodaySlot | null, isShort: boolean, of: PracticeOf): void {
+        const isAlready = practising !== null;
         practising = { item, slot, isShort, played: isShort && item.short ? item.short : item, of };
-        go('practice');
+        if (!isAlready) go('practice');
     }
+
+    const of = (page: TodayData, versionId: number, credit: PracticeOf['credit'] = 'mine'): PracticeOf =>
+        ({ version_id: versionId, rated_symptom: page.day.rated_symptom ?? '', owner: page.owner, help: page, rules: page.rules, credit });
 
     function beginToday(item: TodayItem, slot: TodaySlot | null, isShort = false): void {
-        if (today) practise(item, slot, isShort, { version_id: today.day.version_id ?? 0, rated_symptom: today.day.rated_symptom ?? '', emergency: today.emergency });
+        if (today) practise(item, slot, isShort, of(today, today.day.version_id ?? 0));
     }
 
-    function beginNeeded(item: TodayItem): void {
-        if (needed) practise(item, null, false, { version_id: needed.version_id ?? 0, rated_symptom: needed.rated_symptom ?? '', emergency: needed.emergency });
-    }
+    /** The recovery that was agreed; where none was, or nobody has entered a PIN, the one that is the same for everyone. */
+    const onrecover = $derived.by((): (() => void) | undefined => {
+        const page = device?.state === 'ready' ? today : null;
+        const agreed = page?.recovery;
+        if (page && agreed) return () => practise(agreed.item, null, false, of(page, agreed.version_id));
+        if (!needed) return undefined;
+        const everyones = needed;
+        return () => practise(everyones.item, null, false, { version_id: 0, rated_symptom: '', owner: everyones.owner, help: everyones, rules: everyones.rules, credit: page ? 'nobody' : 'ask' });
+    });
 
     const leave = (): void => { if (TABS.includes(view as Tab)) onBack(); else history.back(); };
 
@@ -223,6 +235,7 @@
 
     async function signedOut(): Promise<void> {
         markOpen(false);
+        secondLooks.forget(outbox.whose());
         await outbox.forgetAll();
         await store.forgetKept();
         location.assign('/my');
@@ -234,7 +247,7 @@
 {#if isEntering && device && (token || device.state === 'unknown') && location.pathname === '/enter'}
     <Enter {token} onentered={entered} />
 {:else if practising}
-    <Practice item={practising.item} played={practising.played} isShort={practising.isShort} slot={practising.slot} of={practising.of} onleave={leave} />
+    {#key practising}<Practice item={practising.item} played={practising.played} isShort={practising.isShort} slot={practising.slot} of={practising.of} {onrecover} onleave={leave} />{/key}
 {:else if device?.state === 'unknown'}
     <Enter token="" onentered={entered} />
 {:else if device?.state === 'consent'}
@@ -242,10 +255,10 @@
 {:else if device?.state === 'pin'}
     <Pin mode="choose" onopen={opened} />
 {:else if device?.state === 'locked' || device?.state === 'locked-out'}
-    <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} {needed} {isOffline} onopen={opened} ontry={tryHere} onneeded={beginNeeded} />
+    <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} {isOffline} {onrecover} onopen={opened} ontry={tryHere} />
 {:else if today && device?.state === 'ready'}
     {#if view === 'questions' && answering}
-        <Form form={answering} emergency={today.emergency} onleave={leave} />
+        <Form form={answering} help={today} onleave={leave} />
     {:else if view === 'check'}
         <Check onleave={leave} />
     {:else}
@@ -254,7 +267,7 @@
         {:else if view === 'progress'}<Progress />
         {:else if view === 'sheet'}<Sheet {isOffline} />
         {:else if view === 'settings'}<Settings example={today.items[0] ?? null} onsignedout={signedOut} />
-        {:else}<Today {today} {isOffline} {offset} onbegin={beginToday} onform={(form) => { answering = form; go('questions'); }} oncheck={() => go('check')} onlock={lock} />{/if}
+        {:else}<Today {today} {isOffline} {offset} onbegin={beginToday} onform={(form) => { answering = form; go('questions'); }} oncheck={() => go('check')} onlock={lock} {onrecover} />{/if}
     {/if}
 {:else}
     <main>

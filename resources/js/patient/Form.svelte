@@ -3,9 +3,10 @@
     import FormQuestions from '../components/FormQuestions.svelte';
     import * as outbox from './outbox';
     import { t, tn } from './words';
-    import type { TodayData } from './types';
+    import HelpCard from './HelpCard.svelte';
+    import type { Help, TodayData } from './types';
 
-    let { form, emergency, onleave }: { form: TodayData['asked'][number]; emergency: string; onleave: () => void } = $props();
+    let { form, help, onleave }: { form: TodayData['asked'][number]; help: Help; onleave: () => void } = $props();
 
     const PAUSE_MS = 500;
     const ITEM = untrack(() => `form:${form.id}`);
@@ -20,6 +21,10 @@
     /** Shown at once, with or without a network. */
     const isUrgent = $derived(form.questions.some((question) => question.urgent && answers[question.key] === 1));
 
+    const SUICIDE = 'red.suicide';
+    const isAlone = $derived(answers[SUICIDE] === 1);
+    const isOtherUrgent = $derived(form.questions.some((question) => question.urgent && question.key !== SUICIDE && answers[question.key] === 1));
+
     onDestroy(() => { if (timer) void put(); });
     onMount(() => outbox.onChange((delivered) => { if (delivered) isWaiting = false; }));
 
@@ -33,7 +38,7 @@
     function put(done = false, withGaps = false): Promise<void> {
         clearTimeout(timer);
         timer = undefined;
-        return outbox.enqueue('form', ITEM, { form: form.id, answers: $state.snapshot(answers), done, with_gaps: withGaps });
+        return outbox.enqueue('form', ITEM, { form: form.id, answers: $state.snapshot(answers), done, with_gaps: withGaps, answered_at: new Date().toISOString() });
     }
 
     /** Answers that have not been sent within a moment wait here, and it says so. */
@@ -60,7 +65,11 @@
     {#if isUrgent}
         <div class="card urgent stays" role="alert">
             <h2>{t('patient.form.urgent')}</h2>
-            <p><strong>{emergency}</strong></p>
+            {#if isAlone}
+                <p>{t('patient.form.suicide')}</p>
+                {#if help.crisis}<a class="button call" href="tel:{help.crisis.replaceAll(' ', '')}">{help.crisis}</a>{/if}
+            {/if}
+            {#if isOtherUrgent}<HelpCard {help} quiet />{:else}<p><strong>{help.emergency}</strong></p>{/if}
             <p class="small">{t('patient.form.urgent-text')}</p>
         </div>
     {/if}
@@ -83,5 +92,6 @@
 
 <style>
     /* In view wherever the question stands that brought it. */
+    .call { flex: none; display: block; text-align: center; text-decoration: none; background: var(--clay); border-color: var(--clay); }
     .stays { position: sticky; top: 0; z-index: 1; }
 </style>

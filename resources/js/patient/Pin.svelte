@@ -1,22 +1,22 @@
 <script lang="ts">
     import { Refusal } from '../lib/http';
     import { api } from './api';
-    import Needed from './Needed.svelte';
+    import RecoveryCard from './RecoveryCard.svelte';
     import { t, tn } from './words';
-    import type { DeviceState, NeededData, TodayItem } from './types';
+    import type { DeviceState } from './types';
 
     interface Props {
         mode: 'choose' | 'unlock';
         isLockedOut?: boolean;
         isOffline?: boolean;
-        needed?: NeededData | null;
         onopen: (state: DeviceState, pin: string) => void;
         /** Tries the PIN without a network: true, or the tries that are left. */
         ontry?: (pin: string) => Promise<true | number>;
-        onneeded?: (item: TodayItem) => void;
+        /** Begins the help for breathlessness, which needs no PIN. */
+        onrecover?: (() => void) | undefined;
     }
 
-    let { mode, isLockedOut = false, isOffline = false, needed = null, onopen, ontry, onneeded }: Props = $props();
+    let { mode, isLockedOut = false, isOffline = false, onopen, ontry, onrecover }: Props = $props();
 
     let pin = $state('');
     let again = $state('');
@@ -51,7 +51,7 @@
 </script>
 
 <main>
-    {#if needed && onneeded && needed.items.length > 0}<Needed items={needed.items} from={null} counted={needed.counted} emergency={needed.emergency} onbegin={onneeded} />{/if}
+    {#if onrecover}<RecoveryCard onbegin={onrecover} />{/if}
     <h1>{t(mode === 'choose' ? 'patient.pin.title' : 'patient.pin.unlock-title')}</h1>
     {#if isLockedOut}
         <p class="error" role="alert">{t('patient.pin.locked-out')}</p>

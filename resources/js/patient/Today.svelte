@@ -1,13 +1,18 @@
 <script lang="ts">
-    import { onMount } from 'svelte';
+    import { onMount, untrack } from 'svelte';
     import Ridge from '../components/Ridge.svelte';
     import Tally from '../components/Tally.svelte';
-    import { isPaused, nextSlot, withWaiting } from './day';
+    import { nextSlot, saidHere, whyPaused, withWaiting } from './day';
+    import HelpCard from './HelpCard.svelte';
     import Needed from './Needed.svelte';
     import NotToday from './NotToday.svelte';
     import * as outbox from './outbox';
+    import RecoveryCard from './RecoveryCard.svelte';
+    import SecondLookCard from './SecondLookCard.svelte';
+    import { secondLooks } from './secondLooks';
     import Unsent from './Unsent.svelte';
     import { lengthOf, t, tn } from './words';
+    import WasThatYou from './WasThatYou.svelte';
     import type { TodayData, TodayItem, TodaySlot } from './types';
 
     interface Props {
@@ -19,17 +24,20 @@
         onform: (form: TodayData['asked'][number]) => void;
         oncheck: () => void;
         onlock: () => void;
+        /** Begins the help for breathlessness, where there is one. */
+        onrecover?: (() => void) | undefined;
     }
 
-    let { today, isOffline, offset, onbegin, onform, oncheck, onlock }: Props = $props();
+    let { today, isOffline, offset, onbegin, onform, oncheck, onlock, onrecover }: Props = $props();
 
     let waiting = $state.raw(outbox.all());
     let puttingOff = $state(false);
     onMount(() => outbox.onChange(() => { waiting = outbox.all(); }));
 
     const CLOCK_OFF_MS = 300_000;
-    const practices = $derived.by(() => { void waiting; return outbox.practices(); });
-    const slots = $derived(withWaiting(today, waiting));
+    const isRunning = $derived(today.day.state === 'running');
+    const here = $derived(saidHere(waiting, today, offset));
+    const slots = $derived(withWaiting(today, waiting, offset));
     const nextIndex = $derived(nextSlot(slots, Date.now() + offset));
     const next = $derived(nextIndex === null ? null : (slots[nextIndex] ?? null));
     const itemOf = (slot: TodaySlot | null): TodayItem | null => today.items.find((each) => each.lineage === slot?.lineage) ?? null;
@@ -37,9 +45,12 @@
     const done = $derived(slots.filter((slot) => slot.done !== null).length);
     const planned = $derived(today.items.filter((each) => each.as_needed === null));
     const needed = $derived(today.items.filter((each) => each.as_needed !== null));
-    const paused = $derived(today.items.filter((each) => isPaused(each, practices)));
-    const stoppedHere = $derived(practices.some((log) => log.stop_class === 'get-help'));
-    const isRunning = $derived(today.day.state === 'running');
+    const paused = $derived(today.items.filter((each) => whyPaused(each, here, today.rules) !== null));
+    /** Each reason once. */
+    const reasons = $derived([...new Set(today.items.map((each) => whyPaused(each, here, today.rules)).filter((why) => why !== null))]);
+    const needsHelp = $derived(here.unsettled || here.urgent || here.practices.some((log) => log.stop_class === 'get-help'));
+    let looks = $state.raw(untrack(() => secondLooks.of(today.owner)));
+    const hasRecovery = $derived(isRunning && today.items.some((each) => each.recovery));
     interface Answers { answers: object; done: boolean }
     /** What is asked, with what was answered here and waits. */
     const asked = $derived(today.asked.map((form) => ({ form, here: waiting.find((each) => each.id === `form:${form.id}` && each.refused === null)?.body as Answers | undefined }))
@@ -68,6 +79,10 @@
         </p>
     </div>
 
+    {#if needsHelp}<HelpCard help={today} {onrecover} />{/if}
+    {#each looks as look (look.uuid)}<SecondLookCard {look} onanswered={() => { looks = secondLooks.of(today.owner); }} />{/each}
+    <WasThatYou recovery={today.recovery} />
+
     {#if today.day.note}
         <div class="card quiet"><h2>{t('patient.today.changed')}</h2><p class="small note">{today.day.note}</p></div>
     {/if}
@@ -80,8 +95,7 @@
     {#if paused.length > 0}
         <div class="card urgent" role="status">
             <h2>{t('patient.today.paused')}</h2>
-            <p>{t('patient.today.paused-text')}</p>
-            {#if stoppedHere}<p>{today.emergency}</p>{/if}
+            {#each reasons as why (why)}<p>{t(`patient.today.paused-text.${why}`)}</p>{/each}
         </div>
     {/if}
 
@@ -119,7 +133,8 @@
         </ul>
     {/if}
 
-    {#if isRunning && needed.length > 0}<Needed items={needed} from={today.day.from} emergency={today.emergency} onbegin={(each) => onbegin(each, null)} />{/if}
+    {#if isRunning && needed.length > 0}<Needed items={needed} {here} rules={today.rules} from={today.day.from} emergency={today.emergency} onbegin={(each) => onbegin(each, null)} />{/if}
+    {#if today.recovery && !hasRecovery && onrecover}<RecoveryCard onbegin={onrecover} />{/if}
     {#if isRunning && !next && paused.length === 0}
         {#each planned as each (each.lineage)}
             <section class="card quiet" aria-label={t(each.name)}>

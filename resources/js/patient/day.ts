@@ -1,5 +1,5 @@
 import type { Waiting } from './store';
-import type { Bundle, NotToday, PracticeLog, StopClass, TodayData, TodayItem, TodaySlot } from './types';
+import type { Bundle, NotToday, PracticeLog, Rules, StopClass, TodayData, TodayItem, TodaySlot, WhyPaused } from './types';
 
 /** The present day out of what is kept; when the copy is too old, its exercises without anything due. */
 export function presentDay(bundle: Bundle, now: number): TodayData {
@@ -10,12 +10,23 @@ export function presentDay(bundle: Bundle, now: number): TodayData {
     return { ...rest, day: present ? day : { ...day, slots: [], note: null }, items: items[String(day.version_id)] ?? [], isOld: !present };
 }
 
+/**
+ * A practice on the server's clock: what is due is told on that one, and a device may be a day off.
+ *
+ * @param offset milliseconds by which the server's clock is ahead
+ */
+export function onServersClock(log: PracticeLog, offset: number, rules: Rules): PracticeLog {
+    if (Math.abs(offset) <= rules.seconds.trusted_offset * 1000) return log;
+    const moved = (instant: string): string => new Date(Date.parse(instant) + offset).toISOString();
+    return { ...log, started_at: moved(log.started_at), ended_at: moved(log.ended_at) };
+}
+
 /** What waits here fills its slots, so that nothing is asked for twice. */
-export function withWaiting(today: TodayData, waiting: readonly Waiting[]): TodaySlot[] {
+export function withWaiting(today: TodayData, waiting: readonly Waiting[], offset = 0): TodaySlot[] {
     const from = Date.parse(today.day.from);
     const to = Date.parse(today.day.to);
     const open = waiting.filter((item) => item.refused === null);
-    const practices = open.filter((item) => item.kind === 'practice').map((item) => item.body as PracticeLog)
+    const practices = open.filter((item) => item.kind === 'practice').map((item) => onServersClock(item.body as PracticeLog, offset, today.rules))
         .filter((log) => Date.parse(log.started_at) >= from && Date.parse(log.started_at) < to);
     const said = open.filter((item) => item.kind === 'put-off').map((item) => item.body as { day: string; lineage: string; anchor: string; reason: NotToday });
     return today.day.slots.map((slot) => {
@@ -53,22 +64,44 @@ export function nextSlot(slots: TodaySlot[], now: number): number | null {
     return missed;
 }
 
-const LOOK_AT = 3;
-const STOPS = 2;
 const isSymptom = (end: StopClass | null): boolean => end === 'made-me-stop' || end === 'get-help';
 
+/** What was said on this device and the server does not know yet, or only just knows. */
+export interface SaidHere {
+    practices: PracticeLog[];
+    /** A symptom had not settled at the second look. */
+    unsettled: boolean;
+    /** A question that asks for help at once was answered with yes. */
+    urgent: boolean;
+}
+
+export function saidHere(waiting: readonly Waiting[], today: Pick<TodayData, 'rules' | 'asked'>, offset: number): SaidHere {
+    const urgentOf = (form: string): string[] => today.asked.find((each) => each.id === form)?.questions.filter((question) => question.urgent).map((question) => question.key) ?? [];
+    return {
+        practices: waiting.filter((each) => each.kind === 'practice').map((each) => onServersClock(each.body as PracticeLog, offset, today.rules)),
+        unsettled: waiting.some((each) => each.kind === 'second-look' && !(each.body as { settled: boolean }).settled),
+        urgent: waiting.some((each) => {
+            if (each.kind !== 'form') return false;
+            const { form, answers } = each.body as { form: string; answers: Record<string, number> };
+            return urgentOf(form).some((key) => answers[key] === 1);
+        }),
+    };
+}
+
 /**
- * The pausing rules of the core, applied on the device to what the server does not know yet: a get-help symptom pauses
- * everything, stops in two of the last three practices of an exercise pause that one; recovery is never paused.
+ * The pausing rules of the core, applied on the device to what the server does not know yet: a get-help symptom or a red
+ * flag pauses everything, stops in several of the last practices of an exercise pause that one; recovery is never paused.
  */
-export function isPaused(item: TodayItem, waiting: PracticeLog[]): boolean {
-    if (item.recovery) return false;
-    if (item.paused || waiting.some((log) => log.stop_class === 'get-help')) return true;
-    const own = waiting.filter((log) => log.lineage === item.lineage).sort((a, b) => Date.parse(b.started_at) - Date.parse(a.started_at));
+export function whyPaused(item: TodayItem, here: SaidHere, rules: Rules): WhyPaused | null {
+    if (item.recovery) return null;
+    if (item.paused) return item.paused;
+    if (here.unsettled || here.practices.some((log) => log.stop_class === 'get-help')) return 'stop';
+    if (here.urgent) return 'answers';
+    const own = here.practices.filter((log) => item.like.includes(log.lineage)).sort((a, b) => Date.parse(b.started_at) - Date.parse(a.started_at));
     const latest = own[0];
-    if (!latest || !isSymptom(latest.stop_class)) return false;
-    const ends = [...own.map((log) => log.stop_class), ...item.ends].slice(0, LOOK_AT);
-    return ends.filter(isSymptom).length >= STOPS;
+    if (!latest || !isSymptom(latest.stop_class)) return null;
+    const ends = [...own.map((log) => log.stop_class), ...item.ends].slice(0, rules.pausing.look_at);
+    return ends.filter(isSymptom).length >= rules.pausing.stops ? 'stop' : null;
 }
 
 /** Practices of an as-needed exercise on the present day, with those that wait. */

@@ -22,9 +22,7 @@ interface Pages { today: Bundle; needed: NeededData; diary: DiaryData; progress:
 export async function fetchPage<K extends keyof Pages>(name: K, show: (page: Pages[K]) => void = () => undefined): Promise<void> {
     const delivered = outbox.delivered().filter((id) => (name === 'diary' ? id.startsWith('diary:') : name === 'today' && !id.startsWith('diary:')));
     const asked = Date.now();
-    const sent = outbox.delivered();
     const page = (await FETCH[name]()) as Pages[K];
-    if (name === 'needed') (page as NeededData).counted = sent;
     if (name === 'today') await store.keep('clock', Date.parse((page as Bundle).now) - (asked + Date.now()) / 2);
     await store.keep(name, page);
     show(page);

@@ -43,6 +43,8 @@ export function belongTo(whose: string): void {
     owner = whose;
 }
 
+export const whose = (): string => owner;
+
 export const all = (): readonly Waiting[] => [...items.values()].filter((item) => item.owner === owner);
 export const unsent = (): Waiting[] => all().filter((item) => !item.delivered && item.refused === null);
 export const refused = (): Waiting[] => all().filter((item) => item.refused !== null);
@@ -50,7 +52,6 @@ export function find(id: string): Waiting | undefined {
     const item = items.get(id);
     return item?.owner === owner ? item : undefined;
 }
-export const practices = (): PracticeLog[] => all().filter((item) => item.kind === 'practice').map((item) => item.body as PracticeLog);
 
 /** Puts something in; the newest form of the same thing wins. */
 export async function enqueue(kind: Kind, id: string, body: object, notBefore = 0): Promise<void> {

@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** What a device sends, perhaps much later. */
-export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'check';
+export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'check' | 'second-look';
 
 export interface Waiting {
     id: string;

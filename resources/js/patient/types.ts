@@ -8,6 +8,28 @@ export interface DeviceState {
     consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
 }
 
+export type WhyPaused = 'stop' | 'answers' | 'measured';
+
+/** Where help is found. */
+export interface Help {
+    emergency: string;
+    /** A number in that wording that can be called. */
+    emergency_call: string | null;
+    /** For thoughts of suicide. */
+    crisis: string | null;
+}
+
+/** Rules of the core that the device applies by itself, with their numbers. */
+export interface Rules {
+    pausing: { look_at: number; stops: number };
+    symptoms: { made_me_stop: string[]; get_help: string[] };
+    seconds: { ask_after: number; help_after: number; look_back_after: number; trusted_offset: number };
+    days: { waits_at_most: number; lately: number; tally: number };
+}
+
+/** An exercise that is there outside of what is planned, with the version that it is of. */
+export interface Recovery { version_id: number; item: TodayItem }
+
 export type StopClass = 'no-symptom' | 'made-me-stop' | 'get-help';
 
 /** What is played: the whole exercise or its short version. */
@@ -18,9 +40,17 @@ export interface TodayItem extends Playable {
     technique: string;
     name: string;
     recovery: boolean;
-    paused: boolean;
+    /** Why the server has paused it. */
+    paused: WhyPaused | null;
+    /** Lines on which the same exercise stands, its own first: they share stops and pauses. */
+    like: string[];
     /** How the last practices ended since somebody looked, latest first. */
     ends: (StopClass | null)[];
+    /** What may be felt and is harmless, as keys. */
+    feels: string[];
+    holds: boolean;
+    /** Light-headedness is not made light of. */
+    careful: boolean;
     minutes: number | null;
     position: string;
     props: string[];
@@ -31,7 +61,7 @@ export interface TodayItem extends Playable {
     /** Lengths over the prescribed ones that the patient may choose; null when the pace is fixed. */
     tempo: { fastest: number; slowest: number } | null;
     /** Over how many breaths it may ease from the patient's own pace; null when it cannot. */
-    joining: { over: number; slowest: number } | null;
+    joining: { over: number; slowest: number; least: number } | null;
     /** Names of a routine's exercises, in order. */
     steps: string[];
     why: string;
@@ -68,17 +98,19 @@ export interface BundleDay {
 }
 
 /** What the device keeps so that it works without a network. */
-export interface Bundle {
+export interface Bundle extends Help {
     /** The server's clock when it was made. */
     now: string;
     owner: string;
     clinic: string;
-    emergency: string;
+    rules: Rules;
     asked: (FormView & { answered: number })[];
     check_due: boolean;
     days: BundleDay[];
     /** By version. */
     items: Record<string, TodayItem[]>;
+    /** What was agreed for breathlessness, whether or not a programme runs. */
+    recovery: Recovery | null;
 }
 
 /** The present day, as Today shows it. */
@@ -89,10 +121,19 @@ export interface TodayData extends Omit<Bundle, 'days' | 'items'> {
     isOld: boolean;
 }
 
-export interface NeededData { owner: string; emergency: string; version_id: number | null; rated_symptom: string | null; items: TodayItem[]; /** What had been delivered when this was asked for: the server has counted it. */ counted?: string[] }
+/** At hand before the PIN: the same for everyone. */
+export interface NeededData extends Help { owner: string; rules: Rules; item: TodayItem }
 
 /** What a practice needs to know besides its exercise. */
-export interface PracticeOf { version_id: number; rated_symptom: string; emergency: string }
+export interface PracticeOf {
+    version_id: number;
+    rated_symptom: string;
+    owner: string;
+    help: Help;
+    rules: Rules;
+    /** Whose practice it is: the patient's; to be asked, before the PIN; nobody's, when it was never prescribed. */
+    credit: 'mine' | 'ask' | 'nobody';
+}
 
 export interface DiaryEntry { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }
 

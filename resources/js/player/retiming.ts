@@ -29,6 +29,8 @@ export interface Joining {
     over: number;
     /** No breath gets longer than so many times the prescribed one. */
     slowest: number;
+    /** No breath gets shorter than so many seconds, unless it is prescribed so. */
+    least: number;
 }
 
 /** How long each breath of a set is, over the prescribed length, while it eases from the patient's own pace. */
@@ -37,7 +39,8 @@ export function joiningFactor(segment: Segment, joining: Joining): (breath: numb
     const first = segment.cues.filter((cue) => cue.place.breath === before);
     const soft = first.reduce((sum, cue) => sum + (cue.soft ? cue.ms : 0), 0);
     const moving = first.reduce((sum, cue) => sum + cue.ms, 0) - soft;
-    const own = Math.max(Math.min(joining.seconds * 1000, joining.slowest * (moving + soft)) - soft, 0.1 * moving);
+    const least = Math.min(joining.least * 1000, moving + soft);
+    const own = Math.max(Math.max(Math.min(joining.seconds * 1000, joining.slowest * (moving + soft)), least) - soft, 0.1 * moving);
     return (breath) => (own / moving) ** Math.max(0, 1 - (breath - before) / joining.over);
 }
 

@@ -54,6 +54,8 @@ export interface CourseProposal {
     /** Asks for a decision. */
     asks: boolean;
     finishes: boolean;
+    /** What is asked for is a measure, on the desk. */
+    measures: boolean;
     /** The exercise as accepting would make it; null where that has to be chosen on the Bench. */
     accepted: string | null;
     decided: { what: string; on: string; reason: string | null } | null;
@@ -90,7 +92,7 @@ export interface CoursePractice {
 export interface CourseProps {
     patient: PatientHead;
     added_on: string;
-    pauses: { id: number; since: string; text: string; rule: string }[];
+    pauses: { id: number; since: string; text: string; rule: string; by_flag: boolean }[];
     new_findings: { exercise: string; title: string; message: string; rule: string; found: string }[];
     appointment: { id: number; day: string; time: string; words: string } | null;
     outcomes: Choice[];
@@ -106,7 +108,7 @@ export interface CourseProps {
     programmes?: { id: number; text: string; here: boolean; running: boolean }[];
     anchors?: { name: string; share: number | null; credit: number; due: number }[];
     periods?: CoursePeriods | null;
-    paper?: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[] } | null;
+    paper?: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[]; symptoms: Choice[] } | null;
     note?: { text: string; on: string; session: string } | null;
     stops?: CourseStop[];
     practices?: CoursePractice[];

@@ -1,12 +1,12 @@
 import type { Choice } from './pages';
-import type { RedFlagAnswer } from './screening';
+import type { PausedExercise, RedFlagAnswer } from './screening';
 
 export interface MeasuredValue { value: number; words: string | null; position: string; method: string; on: string; by: string }
 
 export interface MeasureView {
     key: string;
     measure: string;
-    how: 'taps' | 'tries' | 'ceiling' | 'hands' | 'ribs' | 'rhythm' | 'typed' | 'rating';
+    how: 'taps' | 'tries' | 'ceiling' | 'hands' | 'ribs' | 'rhythm' | 'typed' | 'rating' | 'fall';
     symptom: number | null;
     label: string;
     unit: string;
@@ -38,6 +38,9 @@ export interface DeskProps {
     measures: MeasureView[];
     questionnaires: QuestionnaireView[];
     own_low_saturation: number | null;
+    /** Saturation that is urgent without a range of the patient's own, % and under. */
+    low_saturation: number;
+    exercises: PausedExercise[];
     red_flags: RedFlagAnswer[];
     has_device: boolean;
     positions: Choice[];

@@ -72,11 +72,15 @@ export interface Figures {
     counts: Record<string, number> | null;
 }
 
+export interface FindingCause { flags: string[]; numbers: Record<string, number> }
+
 export interface Finding {
     rule: string;
     level: 'note' | 'caution' | 'needs-reason';
     title: string;
     message: string;
+    /** What made it speak: a reason is for this. */
+    cause: FindingCause;
     field: string;
     basis: string;
     changes: { label: string; set: Partial<DraftFields>; add: Partial<DraftFields> | null }[];

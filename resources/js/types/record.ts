@@ -1,6 +1,6 @@
 import type { QuestionnaireView } from './measure';
 import type { PatientHead, TrailLine } from './pages';
-import type { PastScreening, RedFlagAnswer } from './screening';
+import type { PastScreening, PausedExercise, RedFlagAnswer } from './screening';
 
 export interface DetailFields { name: string; birth_date: string; time_zone: string; day_start: string; contact: string; minutes_a_day: string }
 
@@ -15,6 +15,7 @@ export interface RecordProps {
     added_on: string;
     screenings: PastScreening[];
     red_flags: RedFlagAnswer[];
+    exercises: PausedExercise[];
     measurements: { label: string; value: string; words: string | null; how: string; on: string; by: string }[];
     questionnaires: QuestionnaireView[];
     sessions: { id: string; number: number; on: string; by: string; note: string | null; signed_by: string | null; amendments: number }[];

@@ -1,6 +1,9 @@
-export interface Question { key: string; text: string; note?: string | null }
+/** weeks: so long what happened counts as recent; gas: longer with gas in the eye. */
+export interface Question { key: string; text: string; note?: string | null; weeks?: number | null; gas?: boolean }
 export interface QuestionGroup { title: string; red: boolean; source: string; questions: Question[] }
-export interface RedFlagAnswer { id: number; label: string; raised: string; actions: { action: string; by: string; on: string }[] }
+export interface RedFlagAnswer { id: number; label: string; raised: string; is_open: boolean; pauses: boolean; actions: { action: string; by: string; on: string; waits: boolean }[] }
+/** What may go on by itself while a red flag is open. */
+export interface PausedExercise { lineage: string; name: string }
 export interface LatestScreening {
     on: string;
     by: string;
@@ -8,6 +11,10 @@ export interface LatestScreening {
     pregnancy_weeks: number | null;
     answers: Record<string, boolean>;
     ends_on: Record<string, string>;
+    happened_on: Record<string, string>;
+    with_gas: boolean;
+    /** Questions that were not asked then. */
+    new_questions: number;
 }
 
 /** What the patient answered at home, or that it still waits there. */

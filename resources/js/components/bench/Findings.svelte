@@ -3,8 +3,9 @@
     import { plural } from '../../lib/format';
     import type { BenchChoices, Finding } from '../../types/pages';
     import type { Bench } from './bench.svelte';
+    import { isFor, type Reasons } from './reasons';
 
-    interface Props { bench: Bench; choices: BenchChoices; reasons: Record<string, Record<string, string>>; errors: Record<string, string> }
+    interface Props { bench: Bench; choices: BenchChoices; reasons: Reasons; errors: Record<string, string> }
 
     let { bench, choices, reasons = $bindable(), errors }: Props = $props();
 
@@ -13,6 +14,10 @@
     const others = $derived(bench.items.map((item, at) => ({ at, id: item.id, answer: bench.of(item.id) }))
         .filter((each) => each.at !== bench.active && (each.answer?.findings.length ?? 0) > 0)
         .map(({ at, id, answer }) => ({ at, id, name: answer?.name ?? '', count: answer?.findings.length ?? 0, gravest: answer?.findings[0]?.level })));
+
+    function give(finding: Finding, text: string): void {
+        reasons[bench.fields.id] = { ...reasons[bench.fields.id], [finding.rule]: { text, cause: finding.cause } };
+    }
 
     function apply(finding: Finding, index: number): void {
         const change = finding.changes[index];
@@ -38,7 +43,10 @@
             {/if}
             {#if finding.level === 'needs-reason'}
                 <label class="mt-1 block text-[0.85rem] font-semibold" for="reason-{finding.rule}">Or why it is right for this patient</label>
-                <Textarea id="reason-{finding.rule}" rows={2} class="mt-0.5 w-full" bind:value={() => reasons[bench.fields.id]?.[finding.rule] ?? '', (text) => { reasons[bench.fields.id] = { ...reasons[bench.fields.id], [finding.rule]: text }; }} aria-invalid={errors[`finding_reasons.${bench.active}.${finding.rule}`] ? 'true' : undefined} />
+                <Textarea id="reason-{finding.rule}" rows={2} class="mt-0.5 w-full" bind:value={() => reasons[bench.fields.id]?.[finding.rule]?.text ?? '', (text) => { give(finding, text); }} aria-invalid={errors[`finding_reasons.${bench.active}.${finding.rule}`] ? 'true' : undefined} />
+                {#if !isFor(reasons[bench.fields.id]?.[finding.rule], finding)}
+                    <p class="text-sm font-semibold text-clay" role="status">Something has been added since this was written. <button type="button" class="linklike" onclick={() => give(finding, reasons[bench.fields.id]?.[finding.rule]?.text ?? '')}>It still holds</button></p>
+                {/if}
                 {#if errors[`finding_reasons.${bench.active}.${finding.rule}`]}<p class="text-sm font-semibold text-clay">{errors[`finding_reasons.${bench.active}.${finding.rule}`]}</p>{/if}
             {/if}
             {#if finding.basis !== 'Common practice.'}<p class="text-xs text-muted">{finding.basis}</p>{/if}

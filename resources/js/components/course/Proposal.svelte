@@ -23,7 +23,7 @@
 <section class="border-t border-ink py-2.5" aria-label="Proposal for {proposal.exercise}">
     <h3 class="text-[1.05rem]">{proposal.exercise}: <em class="not-italic underline decoration-2 underline-offset-4">{proposal.label.toLowerCase()}</em></h3>
     <p class="text-[0.925rem]">{proposal.because}</p>
-    <p class="text-[0.925rem]">{#if proposal.accepted}Now {proposal.now}; then <strong>{proposal.accepted}</strong>.{:else if !proposal.finishes}Now {proposal.now}. What it becomes has to be chosen.{/if}
+    <p class="text-[0.925rem]">{#if proposal.accepted}Now {proposal.now}; then <strong>{proposal.accepted}</strong>.{:else if proposal.measures}Now {proposal.now}.{:else if !proposal.finishes}Now {proposal.now}. What it becomes has to be chosen.{/if}
         <span class="text-[0.8125rem] text-muted">{proposal.rule}</span></p>
     {#if errors.proposal}<p class="mt-1 font-semibold text-clay" role="alert">{errors.proposal}</p>{/if}
     {#if proposal.decided}
@@ -36,6 +36,7 @@
     {:else}
         <div class="mt-2 flex flex-wrap items-center gap-3 print:hidden">
             {#if proposal.accepted}<Button onclick={() => send('accept')} disabled={form.processing}>Accept</Button>{/if}
+            {#if proposal.measures}<Link href="/patients/{patientId}/measure" class="linklike">Measure again</Link>{/if}
             <Link href="/patients/{patientId}/bench" class="linklike">{proposal.accepted ? 'Change it on the Bench' : 'Choose on the Bench'}</Link>
             <Button outline onclick={() => { isDeclining = true; }}>Decline</Button>
         </div>

@@ -6,6 +6,7 @@
     import RedFlagActions from '../RedFlagActions.svelte';
     import Ceiling from './Ceiling.svelte';
     import Choices from './Choices.svelte';
+    import Fall from './Fall.svelte';
     import { Desk } from './desk.svelte';
     import Hands from './Hands.svelte';
     import Questionnaires from './Questionnaires.svelte';
@@ -23,7 +24,7 @@
     let chosen = $state('resting-rate');
     const measure = $derived(desk.shown.measures.find((each) => each.key === chosen) ?? desk.shown.measures[0]);
     const isInstrument = (each: MeasureView): boolean => each.how !== 'typed' && each.how !== 'rating';
-    const open = $derived(desk.shown.red_flags.filter((flag) => flag.actions.length === 0));
+    const open = $derived(desk.shown.red_flags.filter((flag) => flag.is_open));
 
     const keep = (reading: Reading): void => { if (measure) void desk.keep(measure, reading); };
 
@@ -35,12 +36,16 @@
 </script>
 
 {#snippet value(it: MeasuredValue | null, unit: string)}
-    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'} <span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}</span>
+    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'} <span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}{#if it.words !== null && it.method !== 'two hands' && it.method !== 'watched'}. {it.words}{/if}</span>
     {:else}<span class="text-muted">–</span>{/if}
 {/snippet}
 {#snippet problem(each: MeasureView)}
     {@const error = desk.errors[each.key]}
     {#if error?.text}<p role="alert" class="max-w-[24rem] font-semibold text-clay">{error.text} {#if error.asks}{@const reading = error.asks}<button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}>Yes, keep it</button>{/if}</p>{/if}
+    {#if error?.explains}{@const reading = error.explains}
+        <span class="block max-w-[24rem]"><input class="slot !w-full !text-left" aria-label="What explains it: {each.label}" value={desk.of(each.key, 'explanation')} oninput={(event) => desk.put(each.key, 'explanation', event.currentTarget.value)} />
+            <button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}>keep it with this</button></span>
+    {/if}
 {/snippet}
 
 <div class="grid items-start gap-x-10 gap-y-6 pt-4 md:grid-cols-[33rem_1fr]">
@@ -59,7 +64,8 @@
                 {:else if measure.how === 'ceiling'}<Ceiling {desk} {measure} onkeep={keep} />
                 {:else if measure.how === 'hands'}<Hands {desk} {measure} onkeep={keep} />
                 {:else if measure.how === 'ribs'}<Ribs {desk} {measure} onkeep={keep} />
-                {:else if measure.how === 'rhythm'}<Rhythm {desk} {measure} onkeep={keep} />{/if}
+                {:else if measure.how === 'rhythm'}<Rhythm {desk} {measure} onkeep={keep} />
+                {:else if measure.how === 'fall'}<Fall {desk} {measure} onkeep={keep} />{/if}
                 {@render problem(measure)}
                 <p class="visually-hidden" role="status">{desk.said}</p>
             </section>
@@ -67,7 +73,7 @@
         <div class="mt-4"><Questionnaires {desk} /></div>
     </div>
     <div>
-        {#if open.length > 0}<div class="mb-4"><RedFlagActions {patient} flags={open} /></div>{/if}
+        {#if open.length > 0}<div class="mb-4"><RedFlagActions {patient} flags={open} exercises={desk.shown.exercises} /></div>{/if}
         <table class="w-full text-[0.95rem]">
             <thead class="text-left text-[0.8125rem] text-muted"><tr><th scope="col" class="font-normal">Measure</th><th scope="col" class="font-normal">today</th><th scope="col" class="font-normal">last</th><th scope="col" class="font-normal">first</th></tr></thead>
             <tbody>

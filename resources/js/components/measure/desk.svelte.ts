@@ -11,7 +11,7 @@ export class Desk {
     position = $state('seated');
     /** What is typed, by measure and field. */
     typed = $state<Record<string, Record<string, string>>>({});
-    errors = $state.raw<Record<string, { text: string; asks: Reading | null }>>({});
+    errors = $state.raw<Record<string, { text: string; asks: Reading | null; explains: Reading | null }>>({});
     said = $state('');
 
     private readonly kept;
@@ -44,17 +44,17 @@ export class Desk {
     }
 
     async keep(measure: MeasureView, reading: Reading, sure = false): Promise<boolean> {
-        this.errors = { ...this.errors, [measure.key]: { text: '', asks: null } };
+        this.errors = { ...this.errors, [measure.key]: { text: '', asks: null, explains: null } };
         this.said = '';
         try {
-            const body = { measure: measure.measure, symptom: measure.symptom, position: this.position, sure, ...reading };
+            const body = { measure: measure.measure, symptom: measure.symptom, position: this.position, sure, explanation: this.of(measure.key, 'explanation'), ...reading };
             this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken()));
             this.forget(measure.key);
             this.said = `${measure.label} kept.`;
             return true;
         } catch (problem) {
             const refusal = problem instanceof Refusal ? problem : null;
-            this.errors = { ...this.errors, [measure.key]: { text: refusal?.message || NO_NETWORK, asks: refusal?.errors.sure === undefined ? null : reading } };
+            this.errors = { ...this.errors, [measure.key]: { text: refusal?.message || NO_NETWORK, asks: refusal?.errors.sure === undefined ? null : reading, explains: refusal?.errors.explanation === undefined ? null : reading } };
             return false;
         }
     }

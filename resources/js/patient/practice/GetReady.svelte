@@ -18,6 +18,8 @@
         t(item.hands),
         `${t(item.size)} ${t(item.gaze)}`,
         ...item.right.map((key) => t(key)),
+        ...(item.holds ? [t('patient.practice.holds')] : []),
+        ...(item.feels.length > 0 ? [t('patient.practice.feels', { what: item.feels.map((key) => t(key)).join(' ') })] : []),
         ...(item.steps.length > 0 ? [item.steps.map((step) => t(step)).join(' → ')] : []),
     ]);
 </script>
@@ -27,7 +29,7 @@
     <Ridge shape={played.ridge} width={350} height={80} label={t(item.name)} />
     {#if isShort}<p class="muted">{t('patient.practice.short')}</p>{/if}
     <ul class="lines">{#each lines as line (line)}<li>{line}</li>{/each}</ul>
-    <p class="small muted">{t('patient.practice.stop-any-time')} {t('patient.practice.never')}</p>
+    <p class="small muted">{t(item.careful ? 'patient.practice.stop-any-time-careful' : 'patient.practice.stop-any-time')} {t('patient.practice.never')}</p>
     {#if joining}<Join onready={onstart} />
     {:else if item.joining && !isShort}<button type="button" class="button second" onclick={() => { joining = true; }}>{t('patient.practice.join')}</button>{/if}
     <button type="button" class="button" class:second={joining} bind:this={button} onclick={() => onstart(null)}>{t('patient.practice.start')}</button>

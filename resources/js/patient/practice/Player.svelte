@@ -16,7 +16,8 @@
     import type { Cue } from '../../types/timeline';
     import { t } from '../words';
     import type { Settings } from '../settings';
-    import type { Playable, TodayItem } from '../types';
+    import HelpCard from '../HelpCard.svelte';
+    import type { Help, Playable, Rules, TodayItem } from '../types';
 
     interface Props {
         item: TodayItem;
@@ -27,12 +28,15 @@
         voice: Voice | null;
         /** Length of the patient's own breath, when it begins with that. */
         joinedSeconds: number | null;
+        help: Help;
+        /** When it is asked whether it is easing, and when the wording for an emergency shows by itself. */
+        seconds: Rules['seconds'];
         onprogress: (done: Progress) => void;
         onend: () => void;
         onstop: () => void;
     }
 
-    let { item, played, anchor, context, settings, voice, joinedSeconds, onprogress, onend, onstop }: Props = $props();
+    let { item, played, anchor, context, settings, voice, joinedSeconds, help, seconds, onprogress, onend, onstop }: Props = $props();
 
     const engine = untrack(() => new PlayerEngine(played.timeline, context, {
         levels: settings, joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
@@ -67,6 +71,15 @@
     const HALF_FRAME_S = 1 / 120;
     const LONGEST_FRAME_S = 0.1;
 
+    /** For recovery: how long it has gone on, and what was said of it. */
+    let helped = $state<'no' | 'asked' | 'easing' | 'shown'>('no');
+    function watchRecovery(): () => void {
+        if (!item.recovery) return () => undefined;
+        const ask = setTimeout(() => { if (helped === 'no') helped = 'asked'; }, seconds.ask_after * 1000);
+        const show = setTimeout(() => { helped = 'shown'; }, seconds.help_after * 1000);
+        return () => { clearTimeout(ask); clearTimeout(show); };
+    }
+
     onMount(() => {
         const letSleep = keepAwake();
         heading?.focus();
@@ -76,6 +89,7 @@
         engine.setVoice(voice);
         engine.start();
         begunAt = performance.now();
+        const watched = watchRecovery();
         let buzzed: Cue | null = null;
         // What is drawn now is seen until the next frame: half a frame ahead is right in the middle.
         let drawnAt = 0;
@@ -91,6 +105,7 @@
             cancelAnimationFrame(frame);
             // Left by the Back button: what was done since the last report is not lost.
             if (!isOver) report();
+            watched();
             engine.stop();
             letSleep();
         };
@@ -181,16 +196,34 @@
 
 <main class="player">
     <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1><span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span></div>
+    {#if item.recovery}
+        {#if helped === 'shown'}<HelpCard {help} />
+        {:else}
+            <div class="row help">
+                <p class="small">{help.emergency} {t('patient.practice.reliever')}</p>
+                <button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.get-help')}</button>
+            </div>
+            {#if helped === 'asked'}
+                <div class="row easing" role="alert">
+                    <p>{t('patient.practice.not-easing')}</p>
+                    <button type="button" class="button second" onclick={() => { helped = 'easing'; }}>{t('patient.practice.easing')}</button>
+                    <button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.not-easing-now')}</button>
+                </div>
+            {/if}
+        {/if}
+    {/if}
     {#if played.breaths !== null}
-        <div class="row">
+        <div class="row tally">
             <BreathTally done={moment ? moment.breathsDone : 0} of={breaths} label="{moment?.breathsDone ?? 0} / {breaths}" />
             <span class="muted">{isExercise && cue && cue.place.of > 0 ? (cue.place.breath === breaths ? t('patient.practice.last') : t('patient.practice.nth', { n: cue.place.breath, all: breaths })) : ''}</span>
         </div>
     {/if}
-    <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}</p>
-    <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>{isPaused ? '' : shown}</p>
-    <div style:opacity={stage.sight}><Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} /></div>
-    <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {isCounted ? t('patient.practice.lost-nothing') : ''}</p>
+    <div class="pace">
+        <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}</p>
+        <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>{isPaused ? '' : shown}</p>
+        <div class="ridge" style:opacity={stage.sight}><Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} /></div>
+    </div>
+    <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}</p>
     <div class="foot stack">
         {#if item.recovery}<button type="button" class="button" onclick={breathBack}>{t('patient.practice.breath-back')}</button>{/if}
         {#if canBeEnough}<button type="button" class="button second" onclick={enough}>{t('patient.practice.enough')}</button>{/if}
@@ -206,12 +239,12 @@
                 <button type="button" class="button plain" disabled={tempo <= item.tempo.fastest} onclick={() => pace(-STEP)}>{t('patient.practice.faster')}</button>
             </div>
         {/if}
-        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button>
     </div>
+    <div class="always"><button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button></div>
 </main>
 
 <style>
-    .player { min-height: 100dvh; }
+    .player { min-height: 100dvh; padding-bottom: 0; }
     .name { font-size: 1.25rem; }
     .name:focus { outline: none; }
     .word { font-family: var(--serif); font-size: 2rem; line-height: 1.2; min-height: 2.4em; display: flex; align-items: end; }
@@ -220,5 +253,25 @@
     .word.exhale { color: var(--heather); }
     .number { font-family: var(--serif); font-size: clamp(5rem, 26vw, 8.5rem); line-height: 1; min-height: 1em; font-variant-numeric: lining-nums tabular-nums; }
     .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
+    .pace { display: flex; flex-direction: column; gap: 1rem; }
     .hint { min-height: 2.8em; }
+    .help .button { flex: 0 0 auto; }
+    .easing { flex-wrap: wrap; }
+    .urgent { border-color: var(--clay); color: var(--clay); }
+    /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
+    .always { position: sticky; bottom: 0; z-index: 2; background: var(--paper); margin-inline: -1.25rem; padding: 0.5rem 1.25rem 1rem; }
+    @media (max-height: 600px) {
+        .player { gap: 0.5rem; padding-top: 0.5rem; }
+        .pace { gap: 0.25rem; }
+        .word { font-size: 1.5rem; min-height: 1.2em; }
+        .number { font-size: min(5rem, 18vh); }
+        .number.long { font-size: min(3.5rem, 14vh); }
+        .hint { min-height: 0; }
+        .always { padding-block: 0.35rem; }
+        .always .stop { min-height: 3rem; padding-block: 0.4rem; }
+    }
+    @media (max-height: 600px) and (min-aspect-ratio: 3 / 2) {
+        .pace { display: grid; grid-template: auto auto / 1fr 1fr; align-items: center; }
+        .ridge { grid-area: 1 / 2 / 3 / 3; }
+    }
 </style>

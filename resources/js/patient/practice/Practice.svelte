@@ -2,7 +2,9 @@
     import { onDestroy, onMount, untrack } from 'svelte';
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../outbox';
     import type { Voice } from '../../player/engine';
+    import { secondLooks } from '../secondLooks';
     import { settings } from '../settings';
+    import { unclaimed } from '../unclaimed';
     import { voiceFor } from '../voice';
     import After, { type Ratings } from './After.svelte';
     import GetReady from './GetReady.svelte';
@@ -12,12 +14,9 @@
     import { t } from '../words';
     import type { Playable, PracticeLog, PracticeOf, TodayItem, TodaySlot } from '../types';
 
-    interface Props { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf; onleave: () => void }
+    interface Props { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf; onrecover?: (() => void) | undefined; onleave: () => void }
 
-    let { item, played, isShort, slot, of, onleave }: Props = $props();
-
-    /** A stopped practice waits so long on the device, so that what the second look finds goes with it. */
-    const LOOK_BACK_MS = 150_000;
+    let { item, played, isShort, slot, of, onrecover, onleave }: Props = $props();
 
     const LEAST_S = 5;
 
@@ -58,13 +57,13 @@
         log.recovered_after_s = done.recoveredAfterS;
         log.ended_at = new Date().toISOString();
         // Left in the first breath, or in the first seconds, it has not begun.
-        if (log.breaths_done > 0 || (played.breaths === null && log.seconds_done >= LEAST_S)) keepUnfinished({ ...log, stop_class: 'no-symptom' });
+        if (log.breaths_done > 0 || (played.breaths === null && log.seconds_done >= LEAST_S)) keepSoFar({ ...log, stop_class: 'no-symptom' });
     }
 
     function ended(): void {
         void context?.close();
-        keepUnfinished(log);
-        step = 'after';
+        keepSoFar(log);
+        afterwards();
     }
 
     function stopped(): void {
@@ -72,15 +71,23 @@
         step = 'stopped';
     }
 
-    /** The symptom is kept at once; a second look may make it graver before it is sent. */
+    /** The symptom is kept at once, and what is asked about it again: neither Back nor a reload loses it. */
     function told(stopClass: PracticeLog['stop_class'], symptom: string | null): void {
         log.stop_class = stopClass;
         log.stop_symptom = symptom;
-        if (stopClass === 'no-symptom') step = 'after';
-        else put(log, stopClass === 'made-me-stop' ? Date.now() + LOOK_BACK_MS : 0);
+        if (stopClass === 'no-symptom') { afterwards(); return; }
+        put(log);
+        if (stopClass === 'made-me-stop' && symptom !== null && of.credit === 'mine') secondLooks.ask({ uuid: log.uuid, owner: of.owner, symptom, exercise: item.name, stopped_at: log.ended_at });
     }
 
-    function settled(): void {
+    function looked(settled: boolean): void {
+        secondLooks.answered(log.uuid);
+        if (of.credit === 'mine') void enqueue('second-look', `second-look:${log.uuid}`, { uuid: log.uuid, settled, at: new Date().toISOString() });
+    }
+
+    /** What nobody has said to be theirs is not rated. */
+    function afterwards(): void {
+        if (of.credit === 'mine') { step = 'after'; return; }
         put(log);
         onleave();
     }
@@ -90,13 +97,21 @@
         onleave();
     }
 
-    function put(whole: PracticeLog, notBefore = 0): void {
-        void enqueue('practice', whole.uuid, { ...whole }, notBefore);
+    function put(whole: PracticeLog): void {
+        if (of.credit === 'mine') void enqueue('practice', whole.uuid, { ...whole });
+        else if (of.credit === 'ask') unclaimed.keep({ ...whole });
         forgetUnfinished();
     }
 
-    // As needed it plays first and asks afterwards.
-    onMount(() => { if (item.as_needed) void start(null); });
+    /** Kept as far as it has got, whoever's it is. */
+    function keepSoFar(whole: PracticeLog): void {
+        if (of.credit === 'mine') keepUnfinished(whole);
+        else if (of.credit === 'ask') unclaimed.keep({ ...whole });
+    }
+
+    // What is needed now plays first and asks afterwards.
+    const isAtOnce = $derived(item.as_needed !== null || item.recovery);
+    onMount(() => { if (isAtOnce) void start(null); });
 
     onDestroy(() => {
         if (context?.state !== 'closed') void context?.close();
@@ -105,7 +120,7 @@
     });
 </script>
 
-{#if step === 'before' && !item.as_needed}
+{#if step === 'before' && !isAtOnce}
     <main>
         <div class="row"><p class="name">{t(item.name)}</p><button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button></div>
         <Rating title={t('patient.practice.before', { symptom: of.rated_symptom })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
@@ -115,9 +130,9 @@
 {:else if step === 'ready'}
     <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
 {:else if step === 'play' && context}
-    <Player {item} {played} {joinedSeconds} settings={settings()} {voice} anchor={slot?.anchor ?? null} {context} onprogress={progressed} onend={ended} onstop={stopped} />
+    <Player {item} {played} {joinedSeconds} settings={settings()} {voice} anchor={slot?.anchor ?? null} {context} help={of.help} seconds={of.rules.seconds} onprogress={progressed} onend={ended} onstop={stopped} />
 {:else if step === 'stopped'}
-    <Stopped emergency={of.emergency} ontold={told} onsettled={settled} {onleave} />
+    <Stopped help={of.help} rules={of.rules} ontold={told} onlooked={looked} onrecover={item.recovery ? undefined : onrecover} {onleave} />
 {:else}
     <After symptom={of.rated_symptom} onchange={(ratings) => keepUnfinished({ ...log, ...ratings })} onfinished={finished} />
 {/if}

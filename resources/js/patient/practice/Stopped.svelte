@@ -1,22 +1,22 @@
 <script lang="ts">
-    import { onMount } from 'svelte';
+    import { onMount, untrack } from 'svelte';
+    import HelpCard from '../HelpCard.svelte';
     import { has, t } from '../words';
-    import type { PracticeLog } from '../types';
+    import type { Help, PracticeLog, Rules } from '../types';
 
     interface Props {
-        emergency: string;
+        help: Help;
+        rules: Rules;
         ontold: (stopClass: PracticeLog['stop_class'], symptom: string | null) => void;
-        onsettled: () => void;
+        onlooked: (settled: boolean) => void;
+        /** Help for breathlessness, where there is one. */
+        onrecover?: (() => void) | undefined;
         onleave: () => void;
     }
 
-    let { emergency, ontold, onsettled, onleave }: Props = $props();
+    let { help, rules, ontold, onlooked, onrecover, onleave }: Props = $props();
 
-    const MADE_ME_STOP = ['dizziness', 'tingling', 'cramp', 'breathlessness', 'panic', 'unreal'];
-    const GET_HELP = ['chest-pain', 'fainting', 'confusion', 'weakness', 'palpitations', 'headache', 'breathlessness-stays'];
-    const LOOK_BACK_MS = 120_000;
-
-    let shown = $state<'question' | 'recover' | 'look-back' | 'help'>('question');
+    let shown = $state<'question' | 'recover' | 'look-back' | 'settled' | 'help'>('question');
     let heading: HTMLHeadingElement | undefined = $state();
     let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -26,13 +26,18 @@
     function madeMeStop(symptom: string): void {
         ontold('made-me-stop', symptom);
         shown = 'recover';
-        timer = setTimeout(() => { shown = 'look-back'; }, LOOK_BACK_MS);
+        timer = setTimeout(() => { shown = 'look-back'; }, untrack(() => rules.seconds.look_back_after) * 1000);
     }
 
     function getHelp(symptom: string): void {
-        clearTimeout(timer);
         ontold('get-help', symptom);
         shown = 'help';
+    }
+
+    function looked(settled: boolean): void {
+        clearTimeout(timer);
+        onlooked(settled);
+        shown = settled ? 'settled' : 'help';
     }
 
     const recover = [0, 1, 2, 3, 4].map((n) => `patient.stopped.recover.${n}`).filter(has);
@@ -45,23 +50,28 @@
         <button type="button" class="button second" onclick={() => ontold('no-symptom', null)}>{t('patient.stopped.nothing')}<span class="small muted sub">{t('patient.stopped.nothing-text')}</span></button>
         <fieldset class="stack">
             <legend>{t('patient.stopped.made-me')}</legend>
-            <div class="pairs">{#each MADE_ME_STOP as symptom (symptom)}<button type="button" class="button second" onclick={() => madeMeStop(symptom)}>{t(`stop.symptom.${symptom}`)}</button>{/each}</div>
+            <div class="pairs">{#each rules.symptoms.made_me_stop as symptom (symptom)}<button type="button" class="button second" onclick={() => madeMeStop(symptom)}>{t(`stop.symptom.${symptom}`)}</button>{/each}</div>
         </fieldset>
         <fieldset class="stack help">
             <legend class="error">{t('patient.stopped.get-help')}</legend>
-            <div class="pairs">{#each GET_HELP as symptom (symptom)}<button type="button" class="button second urgent" onclick={() => getHelp(symptom)}>{t(`stop.symptom.${symptom}`)}</button>{/each}</div>
+            <div class="pairs">{#each rules.symptoms.get_help as symptom (symptom)}<button type="button" class="button second urgent" onclick={() => getHelp(symptom)}>{t(`stop.symptom.${symptom}`)}</button>{/each}</div>
         </fieldset>
     {:else if shown === 'help'}
         <h1 class="error" bind:this={heading} tabindex="-1">{t('patient.stopped.help-title')}</h1>
-        <div class="card urgent" role="alert"><p class="wording">{emergency}</p></div>
+        <HelpCard {help} {onrecover} />
         <p>{t('patient.stopped.help-again')}</p>
         <button type="button" class="button second" onclick={onleave}>{t('patient.stopped.to-today')}</button>
+    {:else if shown === 'settled'}
+        <h1 bind:this={heading} tabindex="-1">{t('patient.stopped.settled')}</h1>
+        <p>{t('patient.stopped.settled-text')}</p>
+        <button type="button" class="button" onclick={onleave}>{t('patient.stopped.to-today')}</button>
     {:else}
         <h1 bind:this={heading} tabindex="-1">{t(shown === 'recover' ? 'patient.stopped.recover-title' : 'patient.stopped.look-back')}</h1>
         <ul class="lines">{#each recover as key (key)}<li>{t(key)}</li>{/each}</ul>
-        <p class="muted">{t(shown === 'recover' ? 'patient.stopped.look-back-soon' : 'patient.stopped.settled-text')}</p>
-        <button type="button" class="button" onclick={onsettled}>{t('patient.stopped.settled')}</button>
-        <button type="button" class="button second urgent" onclick={() => getHelp('breathlessness-stays')}>{t('patient.stopped.not-settled')}</button>
+        {#if shown === 'recover'}<p class="muted">{t('patient.stopped.look-back-soon')}</p>{/if}
+        <button type="button" class="button" onclick={() => looked(true)}>{t('patient.stopped.settled')}</button>
+        <button type="button" class="button second urgent" onclick={() => looked(false)}>{t('patient.stopped.not-settled')}</button>
+        {#if onrecover}<button type="button" class="button plain" onclick={onrecover}>{t('patient.stopped.recover-now')}</button>{/if}
     {/if}
 </main>
 
@@ -71,5 +81,4 @@
     .pairs .button { padding: 0.5rem; line-height: 1.25; }
     legend { margin-bottom: 0.5rem; padding: 0; }
     h1:focus { outline: none; }
-    .wording { font-size: 1.25rem; }
 </style>
