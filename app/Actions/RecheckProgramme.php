@@ -34,7 +34,9 @@ final class RecheckProgramme
         $now = CarbonImmutable::now();
         $patient->load('latestScreening.answers', 'activeProgramme.versions.items');
         $after = PatientFactsOf::patient($patient, $now);
-        $before = $patient->checked_facts === null ? null : PatientFacts::read($patient->checked_facts);
+        // Read anew: it is written whenever something is issued, whoever holds this patient meanwhile.
+        $known = Patient::query()->findOrFail($patient->id)->checked_facts;
+        $before = $known === null ? null : PatientFacts::read($known);
         if ($before !== null && $before->write() === $after->write()) {
             return;
         }

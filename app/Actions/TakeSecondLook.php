@@ -10,11 +10,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Safety\PauseRules;
-use IvoryPace\Safety\StopClass;
 
 /**
  * A symptom that made someone stop has settled, or has not: then it is one for which help is needed, and every exercise is
- * paused from the stop on. The symptom that did not settle is the one that is kept.
+ * paused from the stop on, for the symptom that did not settle. The practice stays as it was stored: none can be changed.
  */
 final class TakeSecondLook
 {
@@ -32,7 +31,6 @@ final class TakeSecondLook
             if ($settled || $practice->stop_class?->isSymptom() !== true || $patient->pauses()->where('rule', PauseRules::GET_HELP)->where('practice_id', $practice->id)->exists()) {
                 return false;
             }
-            $practice->update(['stop_class' => StopClass::GetHelp, 'stop_symptom' => $practice->stop_symptom?->unsettled()]);
             $patient->pauses()->create(['lineage' => null, 'rule' => PauseRules::GET_HELP, 'practice_id' => $practice->id, 'from_at' => $practice->ended_at->min($at), 'cause' => 'had not settled at the second look']);
 
             return true;

@@ -46,7 +46,7 @@ final class CaseloadLineOf
                 'id' => $patient->id,
                 'name' => $patient->name,
                 'responsible' => $patient->practitioner_id,
-                'flags' => array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::screened($patient, $file->now)->flags()),
+                'flags' => PatientFactsOf::screened($patient, $file->now)->labels(),
                 'prescribed' => $latest?->items->map(fn (ProgrammeItem $item) => $item->item()->summary())->implode('; '),
                 'reason' => $line->reason->value,
                 'heading' => $line->reason->heading(),

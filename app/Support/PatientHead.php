@@ -6,7 +6,6 @@ namespace App\Support;
 
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 
 /** The line about a patient that heads every page of theirs. */
@@ -15,7 +14,7 @@ final class PatientHead
     /** @return list<string> labels of the flags in force today */
     public static function flags(Patient $patient): array
     {
-        return array_map(fn (Flag $flag) => $flag->label(), PatientFactsOf::screened($patient, CarbonImmutable::now())->flags());
+        return PatientFactsOf::screened($patient, CarbonImmutable::now())->labels();
     }
 
     /** @return array<string, mixed> */
@@ -28,7 +27,7 @@ final class PatientHead
             'id' => $patient->id,
             'name' => $patient->name,
             'age' => $facts->age,
-            'flags' => array_map(fn (Flag $flag) => $flag->label(), $facts->flags()),
+            'flags' => $facts->labels(),
             'minutes_a_day' => $patient->minutes_a_day,
             'today' => $patient->dayOf($now)->date,
             'obstacle' => Safeguards::obstacle($patient),

@@ -8,6 +8,7 @@ use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\Programme;
+use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
@@ -92,10 +93,10 @@ final class TodayOf
     {
         $programmes = [$programme, ...($programme === null ? [$patient->lastClosedProgramme?->load('versions.items')] : [])];
         foreach (array_filter($programmes) as $each) {
-            foreach ($each->versions->reverse() as $version) {
-                foreach (TodayItems::ofVersions($patient, [$version], $now, recoveryOnly: true)[$version->id] as $item) {
-                    return ['version_id' => $version->id, 'item' => $item];
-                }
+            $version = $each->versions->last(fn (ProgrammeVersion $version) => $version->items->contains(fn (ProgrammeItem $row) => $row->item()->isRecovery()));
+            $item = $version === null ? null : (TodayItems::ofVersions($patient, [$version], $now, recoveryOnly: true)[$version->id][0] ?? null);
+            if ($version !== null && $item !== null) {
+                return ['version_id' => $version->id, 'item' => $item];
             }
         }
 

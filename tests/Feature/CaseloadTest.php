@@ -144,7 +144,7 @@ final class CaseloadTest extends TestCase
             'late practice' => fn () => $this->outbox('practice', $log($late()))->assertStored(),
             'stop' => fn () => $this->outbox('practice', $log(['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']))->assertStored(),
             'get help' => fn () => $this->outbox('practice', $log(['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain']))->assertStored(),
-            'looked at' => $lookAt = fn () => Pause::query()->whereNull('until_at')->where('rule', '!=', 'PAUSE-NEW-FINDING')->get()->each(fn (Pause $pause) => app(EndPause::class)($this->patient, $pause, $this->practitioner, 'All well.')),
+            'looked at' => $lookAt = fn () => Pause::query()->whereNull('until_at')->whereIn('rule', ['PAUSE-TWICE-IN-THREE', 'PAUSE-GET-HELP'])->get()->each(fn (Pause $pause) => app(EndPause::class)($this->patient, $pause, $this->practitioner, 'All well.')),
             'put off' => fn () => $this->outbox('put-off', ['day' => $this->patient->dayOf(now())->date, 'lineage' => $version()->items[0]->lineage, 'anchor' => 'waking', 'reason' => 'busy', 'said_at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')]),
             'diary' => fn () => app(WriteDiary::class)($this->device, $this->patient->dayOf(now())->date, [$this->symptom()->id => $random->getInt(0, 10)], null, null, CarbonImmutable::now()),
             'new version' => function () use ($version, $random) {

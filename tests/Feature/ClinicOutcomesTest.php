@@ -61,10 +61,11 @@ final class ClinicOutcomesTest extends TestCase
         $set(['emergency_wording' => 'Call the harbour doctor on 112.', 'school' => 'rib-mechanics'])->assertForbidden();
         $this->practitioner->update(['role' => Role::Lead]);
         $this->app?->make('auth')->forgetGuards();
-        $set(['emergency_wording' => 'Help', 'school' => 'own'])->assertSessionHasErrors(['emergency_wording' => 'Say whom to call and when, in a sentence.', 'school' => 'Choose one of the list.']);
-        $set(['emergency_wording' => 'Call the harbour doctor on 112.', 'school' => 'rib-mechanics'])->assertSessionHasNoErrors();
+        $set(['emergency_wording' => 'Help', 'crisis_number' => 'the vicar', 'school' => 'own'])->assertSessionHasErrors(['crisis_number' => 'Write the number, and whose it is.', 'emergency_wording' => 'Say whom to call and when, in a sentence.', 'school' => 'Choose one of the list.']);
+        $set(['emergency_wording' => 'Call the harbour doctor on 112.', 'school' => 'rib-mechanics'])->assertSessionHasErrors('crisis_number');
+        $set(['emergency_wording' => 'Call the harbour doctor on 112.', 'crisis_number' => ' 808 200 204, the listening line ', 'school' => 'rib-mechanics'])->assertSessionHasNoErrors();
         $this->get("/patients/{$this->patient->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page->where('answer.school', 'rib-mechanics'));
-        self::assertSame('Call the harbour doctor on 112.', Clinic::query()->sole()->emergency_wording);
+        self::assertSame(['Call the harbour doctor on 112.', '808 200 204, the listening line'], [Clinic::query()->sole()->emergency_wording, Clinic::query()->sole()->crisis_number]);
     }
 
     public function test_a_crowd_is_made_for_measuring_and_never_beside_a_clinic_in_use(): void

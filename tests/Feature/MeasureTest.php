@@ -83,7 +83,7 @@ final class MeasureTest extends TestCase
 
     public function test_an_urgent_value_opens_a_red_flag_that_blocks_issuing(): void
     {
-        $this->keep(['measure' => 'saturation', 'value' => 90])->assertJsonValidationErrors(['sure' => 'Oxygen saturation of 90 % is urgent: kept, it opens a red flag that blocks issuing until you record what was done. Sure?']);
+        $this->keep(['measure' => 'saturation', 'value' => 90])->assertJsonValidationErrors(['sure' => 'Oxygen saturation of 90 % is urgent: kept, it opens a red flag. Everything but recovery is paused, and nothing is issued, until you record what was done and that it may go on. Sure?']);
         $this->keep(['measure' => 'saturation', 'value' => 90, 'sure' => true])->assertCreated()->assertJsonPath('red_flags.0.label', 'Oxygen saturation of 90 %');
         $this->keep(['measure' => 'saturation', 'value' => 89, 'sure' => true])->assertCreated();
         self::assertSame(1, $this->patient->openRedFlags()->count(), 'the same one is open already');

@@ -32,7 +32,7 @@ final class NewFindingsTest extends TestCase
         self::assertSame(['HOLD-LONG'], NewFinding::query()->pluck('rule')->all());
         self::assertSame('PAUSE-NEW-FINDING', Pause::query()->sole()->rule);
         $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('lines.0.reason', 'new-finding')->where('lines.0.sentence', fn ($text) => str_contains($text, 'Extended exhale is paused')));
-        $this->get("/patients/{$this->patient->id}")->assertInertia(fn (AssertableInertia $page) => $page->has('new_findings', 1)->where('pauses.0.text', fn ($text) => str_contains($text, 'Paused after a new answer. Extended exhale')));
+        $this->get("/patients/{$this->patient->id}")->assertInertia(fn (AssertableInertia $page) => $page->has('new_findings', 1)->where('pauses.0.text', fn ($text) => str_contains($text, 'Paused after what is newly known. Extended exhale')));
 
         $this->screen(['flag.epilepsy']);
         self::assertSame([1, 1], [NewFinding::query()->count(), Pause::query()->count()], 'once is enough');
@@ -47,7 +47,7 @@ final class NewFindingsTest extends TestCase
         $this->screen(['flag.epilepsy']);
         $this->issue(['ratio' => '4:0:6'], basedOn: 1, reason: 'No hold.');
         $paused = function () use ($credential): bool {
-            return (bool) $this->fromDevice($credential)->todayOnDevice()['items'][0]['paused'];
+            return $this->fromDevice($credential)->todayOnDevice()['items'][0]['paused'] === 'answers';
         };
         self::assertTrue($paused(), 'today the old version is still in force');
         self::assertSame(0, $this->patient->pauses()->goingOn()->count(), 'but nobody has to look again');
@@ -58,6 +58,7 @@ final class NewFindingsTest extends TestCase
     public function test_a_caution_is_shown_and_settled_with_a_line_or_a_new_version(): void
     {
         $this->issue(['ratio' => '4:4:6'], basedOn: 1, reason: 'Shorter.');
+        $this->travel(1)->days();
         $this->screen(['flag.copd']);
         self::assertSame(0, Pause::query()->count());
         self::assertSame(['HOLD-MODERATE', 'INHALE-START'], NewFinding::query()->orderBy('rule')->pluck('rule')->all());

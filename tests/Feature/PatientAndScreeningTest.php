@@ -68,7 +68,7 @@ final class PatientAndScreeningTest extends TestCase
         self::assertTrue($screening->completed_at->isToday());
         self::assertSame(count(Questions::keys()), $screening->answers()->count());
         self::assertSame(21, $screening->answers()->where('question', 'flag.pregnancy')->sole()->pregnancy_weeks);
-        $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.flags', ['pregnancy', 'COPD'])->where('patient.obstacle', null));
+        $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.flags', ['COPD', 'pregnancy from 20 weeks'])->where('patient.obstacle', null));
     }
 
     public function test_a_screening_with_a_gap_is_not_kept(): void
@@ -97,9 +97,12 @@ final class PatientAndScreeningTest extends TestCase
         $raised = $this->patient->openRedFlags()->sole();
 
         $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'no'])->assertSessionHasErrors('line');
-        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'Sent to the emergency department; seen, lungs clear.'])->assertRedirect();
+        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'Sent to the emergency department.'])->assertSessionHasErrors(['outcome' => 'Say whether practice may go on, or waits.']);
+        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'Sent to the emergency department.', 'outcome' => 'waiting'])->assertRedirect();
+        $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.obstacle', fn ($text) => str_contains($text, 'blue lips')));
+        $this->post($this->url("red-flags/{$raised->id}/actions"), ['line' => 'Seen there, lungs clear.', 'outcome' => 'may-go-on'])->assertRedirect();
         $this->get($this->url('bench'))->assertInertia(fn ($page) => $page->where('patient.obstacle', null));
-        self::assertSame($this->practitioner->name, $raised->actions()->sole()->practitioner->name);
+        self::assertSame([$this->practitioner->id], $raised->actions()->pluck('practitioner_id')->unique()->all());
     }
 
     private function url(string $path): string

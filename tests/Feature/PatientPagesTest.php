@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\CloseProgramme;
 use App\Actions\IssueVersion;
 use App\Actions\VersionOrder;
 use App\Models\ChosenSymptom;
@@ -12,6 +13,7 @@ use App\Models\Pause;
 use App\Models\ProgrammeVersion;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Programme\Outcome;
 use Tests\TestCase;
 
 /** What the patient's own pages show, and what is at hand before the PIN. */
@@ -53,11 +55,11 @@ final class PatientPagesTest extends TestCase
         self::assertSame(['made-me-stop'], $this->todayOnDevice()['items'][0]['ends']);
         $this->travelTo('2026-11-03 12:00:00');
         $this->outbox('practice', $this->practiceLog($this->version, ['stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']))->assertStored();
-        self::assertTrue($this->todayOnDevice()['items'][0]['paused']);
+        self::assertSame('stop', $this->todayOnDevice()['items'][0]['paused']);
         $this->travelTo('2026-11-03 13:00:00');
         $this->actingAs($this->practitioner, 'practitioner')->post("/patients/{$this->patient->id}/pauses/".Pause::query()->sole()->id.'/end', ['line' => 'Slower from now on.']);
         $this->fromDevice($this->credential);
-        self::assertSame([false, []], [$this->todayOnDevice()['items'][0]['paused'], $this->todayOnDevice()['items'][0]['ends']]);
+        self::assertSame([null, []], [$this->todayOnDevice()['items'][0]['paused'], $this->todayOnDevice()['items'][0]['ends']]);
 
         $count = function (): int {
             DB::flushQueryLog();
@@ -89,21 +91,44 @@ final class PatientPagesTest extends TestCase
         self::assertSame('2026-10-25T04:00:00Z', $days[0]['to'], 'that night is an hour longer');
     }
 
-    public function test_as_needed_is_at_hand_before_the_pin_and_nothing_else_is(): void
+    public function test_help_for_breathlessness_is_at_hand_before_the_pin_the_same_for_everyone(): void
     {
+        $before = $this->getJson('/api/v1/as-needed')->assertOk()->json();
+        self::assertSame(['owner', 'emergency', 'emergency_call', 'crisis', 'rules', 'item'], array_keys($before));
+        self::assertSame([true, 'exercise.forward-lean.name', null, 'everyone'], [$before['item']['recovery'], $before['item']['name'], $before['item']['paused'], $before['item']['lineage']]);
+        self::assertSame(['ask_after' => 180, 'help_after' => 600, 'look_back_after' => 120, 'trusted_offset' => 90], $before['rules']['seconds']);
         $this->travelTo('2026-11-03 07:00:00');
         $version = $this->issue(['technique' => 'forward-lean', 'as_needed' => true, 'use_when' => 'breath is short', 'daily_most' => 4, 'ratio' => '', 'position' => 'seated-forward'], basedOn: 1, reason: 'For bad moments.');
+        $this->screen(['flag.copd', 'flag.pregnancy']);
         $this->travelTo('2026-11-04 07:00:00');
         $this->getJson('/api/v1/today')->assertStatus(423);
-        $needed = $this->getJson('/api/v1/as-needed')->assertOk()->json();
-        self::assertSame([$version->id, ['use_when' => 'breath is short', 'most' => 4, 'done' => 0], true], [$needed['version_id'], $needed['items'][0]['as_needed'], $needed['items'][0]['recovery']]);
+        self::assertSame($before, $this->getJson('/api/v1/as-needed')->assertOk()->json(), 'nothing of this patient shows');
 
         $this->outbox('practice', $this->practiceLog($version, ['anchor' => null, 'breaths_done' => 0, 'recovered_after_s' => 95]))->assertStored();
-        self::assertSame(1, $this->getJson('/api/v1/as-needed')->json('items.0.as_needed.done'));
-        $progress = $this->unlock()->getJson('/api/v1/progress')->assertOk();
+        $today = $this->todayOnDevice();
+        self::assertSame([['use_when' => 'breath is short', 'most' => 4, 'done' => 1], $version->id], [$today['items'][0]['as_needed'], $today['recovery']['version_id']]);
+        $progress = $this->getJson('/api/v1/progress')->assertOk();
         self::assertSame([['name' => 'exercise.forward-lean.name', 'times' => 1, 'recovered' => [95]]], $progress->json('as_needed'));
         $course = $this->course();
         self::assertStringContainsString('breath back after 1:35 min', $course['practices'][0]['got']);
+    }
+
+    public function test_recovery_is_there_before_the_start_after_the_last_day_and_when_all_is_closed(): void
+    {
+        $this->travelTo('2026-11-03 07:00:00');
+        self::assertNull($this->todayOnDevice()['recovery'], 'none was agreed');
+        $version = $this->issue(['technique' => 'forward-lean', 'as_needed' => true, 'use_when' => 'breath is short', 'daily_most' => 4, 'ratio' => '', 'position' => 'seated-forward'], basedOn: 1, reason: 'For bad moments.');
+        foreach (['2026-11-03 08:00:00' => 'running', '2026-11-04 07:00:00' => 'running', '2027-03-01 07:00:00' => 'over'] as $when => $state) {
+            $this->travelTo($when);
+            $today = $this->todayOnDevice();
+            self::assertSame([$state, $version->id, true], [$today['state'], $today['recovery']['version_id'], $today['recovery']['item']['recovery']], $when);
+        }
+        app(CloseProgramme::class)($this->patient, $this->practitioner, Outcome::Better, null);
+        $today = $this->todayOnDevice();
+        self::assertSame(['none', $version->id], [$today['state'], $today['recovery']['version_id']]);
+        $this->outbox('practice', $this->practiceLog($version, ['anchor' => null, 'breaths_done' => 0, 'recovered_after_s' => 95]))->assertStored();
+        $this->screen(['red.chest-pain']);
+        self::assertNull($this->todayOnDevice()['recovery']['item']['paused'], 'and never paused');
     }
 
     public function test_progress_counts_practice_and_says_what_changed(): void
@@ -131,7 +156,8 @@ final class PatientPagesTest extends TestCase
     {
         $sheet = $this->unlock()->getJson('/api/v1/sheet')->assertOk()->json('sheet');
         self::assertSame('Longer breath out', $sheet['items'][0]['name']);
-        self::assertCount(4, $sheet['cautions']);
+        self::assertCount(6, $sheet['cautions']);
+        self::assertStringContainsString('harmless', implode(' ', $sheet['cautions']), 'what may be felt stands beside Stop');
         self::assertArrayNotHasKey('patient', $sheet);
         self::assertStringStartsWith('%PDF', (string) $this->get('/api/v1/sheet.pdf')->assertOk()->getContent());
     }

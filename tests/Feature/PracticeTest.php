@@ -142,7 +142,7 @@ final class PracticeTest extends TestCase
         $this->send(['stop_class' => 'get-help', 'stop_symptom' => 'chest-pain', 'breaths_done' => 3, 'seconds_done' => 30])->assertStored();
         $pause = Pause::query()->sole();
         self::assertSame([null, 'PAUSE-GET-HELP'], [$pause->lineage, $pause->rule]);
-        self::assertTrue($this->todayOnDevice()['items'][0]['paused']);
+        self::assertSame('stop', $this->todayOnDevice()['items'][0]['paused']);
         self::assertSame('get-help', $this->caseload()[0]['reason']);
 
         $url = "/patients/{$this->patient->id}/pauses/{$pause->id}/end";
@@ -150,7 +150,7 @@ final class PracticeTest extends TestCase
         $this->post($url, ['line' => ''])->assertSessionHasErrors('line');
         $this->post($url, ['line' => 'Rang her: seen in A&E, heart clear.'])->assertRedirect();
         self::assertNotNull($pause->refresh()->until_at);
-        self::assertFalse($this->todayOnDevice()['items'][0]['paused']);
+        self::assertNull($this->todayOnDevice()['items'][0]['paused']);
     }
 
     public function test_a_pace_within_the_limits_is_kept_and_one_outside_is_refused(): void

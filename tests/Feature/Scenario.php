@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\ActOnRedFlag;
 use App\Actions\CompleteScreening;
 use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
@@ -15,6 +16,7 @@ use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
+use App\Models\RedFlagAction;
 use App\Outbox\Sent;
 use App\Support\ConsentText;
 use App\Support\DeviceGuard;
@@ -49,11 +51,11 @@ trait Scenario
         app(CompleteScreening::class)($patient ?? $this->patient, $this->practitioner, $answers);
     }
 
-    /** What was done is recorded for every open red flag. */
+    /** What was done is recorded for every open red flag, and practice may go on. */
     protected function actOnRedFlags(): void
     {
         foreach ($this->patient->openRedFlags()->get() as $raised) {
-            $raised->actions()->create(['practitioner_id' => $this->practitioner->id, 'action' => 'Seen by the GP.', 'recorded_at' => now()]);
+            app(ActOnRedFlag::class)($this->patient, $raised, $this->practitioner, 'Seen by the GP.', RedFlagAction::MAY_GO_ON);
         }
     }
 

@@ -94,7 +94,7 @@ final class WhoMayOpenWhatTest extends TestCase
         $this->actingAs($this->practitioner, 'practitioner');
         $this->deleteJson("/patients/{$mine->id}/devices/{$device->id}")->assertNotFound();
         $this->postJson("/patients/{$mine->id}/kept-aside/{$this->keptAside($device)->id}", ['accept' => true])->assertNotFound();
-        $this->postJson("/patients/{$mine->id}/red-flags/{$flag->id}/actions", ['line' => 'Something was done.'])->assertNotFound();
+        $this->postJson("/patients/{$mine->id}/red-flags/{$flag->id}/actions", ['line' => 'Something was done.', 'outcome' => 'may-go-on'])->assertNotFound();
         self::assertNull($device->refresh()->revoked_at);
     }
 

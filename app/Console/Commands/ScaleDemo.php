@@ -49,7 +49,7 @@ final class ScaleDemo extends Command
 
     private function lead(): Practitioner
     {
-        $clinic = Clinic::query()->create(['name' => 'Measured Clinic', 'time_zone' => 'Europe/Lisbon', 'emergency_wording' => 'Call 112 now, or have someone call.']);
+        $clinic = Clinic::query()->create(['name' => 'Measured Clinic', 'time_zone' => 'Europe/Lisbon', 'emergency_wording' => 'Call 112 now, or have someone call.', 'crisis_number' => '808 200 204, the listening line']);
 
         return Practitioner::query()->create(['clinic_id' => $clinic->id, 'name' => 'Scale Wren', 'profession' => 'physiotherapist', 'email' => self::EMAIL, 'role' => Role::Lead, 'password' => 'lantern-over-quay']);
     }

@@ -122,4 +122,12 @@ final readonly class PatientFacts
     {
         return array_values($this->flags);
     }
+
+    /** @return list<string> for people: an early pregnancy is not said beside a late one */
+    public function labels(): array
+    {
+        $isLate = in_array(Flag::LatePregnancy, $this->flags(), true);
+
+        return array_values(array_map(fn (Flag $flag) => $flag->label(), array_filter($this->flags(), fn (Flag $flag) => ! $isLate || $flag !== Flag::Pregnancy)));
+    }
 }

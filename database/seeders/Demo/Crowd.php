@@ -14,7 +14,6 @@ use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -141,13 +140,7 @@ final class Crowd
     private function at(int $daysAgo, callable $do): mixed
     {
         $moment = CarbonImmutable::now()->subDays($daysAgo)->setTime(10, 0);
-        Carbon::setTestNow($moment);
-        CarbonImmutable::setTestNow($moment);
-        try {
-            return $do();
-        } finally {
-            Carbon::setTestNow();
-            CarbonImmutable::setTestNow();
-        }
+
+        return AtMoment::do($moment, $do);
     }
 }

@@ -16,7 +16,6 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        mt_srand(8420);
         $quay = $this->clinic('Harrow Quay Breathing Clinic', 'Europe/Lisbon');
         $nora = $this->practitioner($quay, 'Nora Ashgrove', 'respiratory physiotherapist', 'nora@harrowquay.example', Role::Lead);
         $idris = $this->practitioner($quay, 'Idris Penwarden', 'counsellor', 'idris@harrowquay.example');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Actions\ActOnRedFlag;
 use App\Actions\AnswerForm;
 use App\Actions\AnswerProposal;
 use App\Actions\AskForm;
@@ -29,11 +30,11 @@ use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Models\RedFlagAction;
 use App\Outbox\Sent;
 use App\Support\ConsentText;
 use App\Support\MaintenanceOf;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Screening;
@@ -83,8 +84,8 @@ final class InventedPatient
     public function redFlagActed(int $daysAgo, RedFlag $flag, string $action): self
     {
         $this->at($daysAgo, '10:15', function () use ($flag, $action) {
-            $this->patient->openRedFlags()->where('flag', $flag)->first()?->actions()
-                ->create(['practitioner_id' => $this->by->id, 'action' => $action, 'recorded_at' => now()]);
+            $raised = $this->patient->openRedFlags()->where('flag', $flag)->firstOrFail();
+            app(ActOnRedFlag::class)($this->patient, $raised, $this->by, $action, RedFlagAction::MAY_GO_ON, null);
         });
 
         return $this;
@@ -197,6 +198,7 @@ final class InventedPatient
     public function practised(int $fromDaysAgo, int $toDaysAgo, array $chance = [0.9, 0.9], array $before = [6, 4], array $effort = [4, 2], array $remarks = [], bool $smooth = false): self
     {
         for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
+            $this->chanceOf('practice', $daysAgo);
             $share = $fromDaysAgo === $toDaysAgo ? 1.0 : ($fromDaysAgo - $daysAgo) / ($fromDaysAgo - $toDaysAgo);
             $mix = fn (array $range) => $range[0] + ($range[1] - $range[0]) * $share;
             foreach ($this->slots($daysAgo) as $slot) {
@@ -230,6 +232,7 @@ final class InventedPatient
         $chosen = $this->patient->symptoms()->first();
         $device = $this->device ?? throw new LogicException('Only a patient who has joined writes.');
         for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
+            $this->chanceOf('diary', $daysAgo);
             if (mt_rand(0, 9) < 2 && ! isset($lines[$daysAgo])) {
                 continue;
             }
@@ -246,6 +249,7 @@ final class InventedPatient
     /** Taps a minute at home at about this rate. */
     public function tapped(int $daysAgo, float $rate): self
     {
+        $this->chanceOf('taps', $daysAgo);
         $taps = [0];
         while (end($taps) < 56_000) {
             $taps[] = (int) round(end($taps) + 60_000 / $rate * mt_rand(92, 108) / 100);
@@ -380,6 +384,12 @@ final class InventedPatient
         return $this;
     }
 
+    /** What chance brings on a day follows from whose day it is, and from nothing that came before: also not from the hour at which the demo is played. */
+    private function chanceOf(string $what, int $daysAgo): void
+    {
+        mt_srand(crc32("{$this->patient->name} $what $daysAgo"));
+    }
+
     /** @return list<DueSlot> */
     private function slots(int $daysAgo): array
     {
@@ -400,15 +410,11 @@ final class InventedPatient
         }
         $seconds = (int) round($prescription->exerciseSeconds() * $share);
         $end = $start->addSeconds($seconds + 20);
-        Carbon::setTestNow($end);
-        CarbonImmutable::setTestNow($end);
-        app(StorePractice::class)($this->device, [
+        AtMoment::do($end, fn () => app(StorePractice::class)($this->device, [
             'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value,
             'started_at' => $start->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $end->utc()->format('Y-m-d\TH:i:s\Z'),
             'breaths_done' => (int) floor($prescription->totalBreaths() * $share), 'seconds_done' => $seconds, ...$ratings,
-        ], new Sent($end, $end));
-        Carbon::setTestNow();
-        CarbonImmutable::setTestNow();
+        ], new Sent($end, $end)));
     }
 
     /**
@@ -421,14 +427,8 @@ final class InventedPatient
     {
         $moment = CarbonImmutable::now($this->by->clinic->time_zone)->subDays($daysAgo)->setTimeFromTimeString($time)->utc();
         $moment = $moment->isFuture() ? CarbonImmutable::now()->subMinutes(5) : $moment;
-        Carbon::setTestNow($moment);
-        CarbonImmutable::setTestNow($moment);
-        try {
-            return $do();
-        } finally {
-            Carbon::setTestNow();
-            CarbonImmutable::setTestNow();
-        }
+
+        return AtMoment::do($moment, $do);
     }
 
     private static function rating(float $value): int

@@ -41,7 +41,8 @@
         <fieldset class="text-[0.925rem]">
             <legend class="font-semibold">Which of them</legend>
             {#each exercises as each (each.lineage)}<label class="mr-5 inline-flex items-center gap-1.5"><input type="checkbox" class="size-4 rounded-sm border-gray-300 text-primary-700" value={each.lineage} bind:group={form.lineages} />{each.name}</label>{/each}
-            {#if !isAll}<p class="text-muted">What is left out stays paused, to be looked at in the Course.</p>{/if}
+            {#if form.errors.lineages}<p class="font-semibold text-clay" role="alert">{form.errors.lineages}</p>
+            {:else if !isAll}<p class="text-muted">What is left out stays paused, to be looked at in the Course.</p>{/if}
         </fieldset>
     {/if}
     <Button type="submit" outline disabled={form.processing}>Record this action</Button>
