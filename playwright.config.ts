@@ -9,7 +9,7 @@ export default defineConfig({
     // A machine under load may miss a time limit; what passes only when tried again is reported as flaky.
     retries: 2,
     forbidOnly: true,
-    reporter: [['list']],
+    reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
     use: {
         baseURL: process.env.IVORY_PACE_ADDRESS,
         viewport: { width: 1280, height: 800 },

@@ -13,6 +13,7 @@ use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use IvoryPace\Numbers;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\PatientDay;
 use IvoryPace\Progress\ThenNow;
@@ -110,7 +111,7 @@ final class ProgressOf
         $found = [];
         $add = function (string $name, ?ThenNow $compared) use (&$found) {
             if ($compared !== null) {
-                $found[] = ['name' => $name, 'then' => $compared->then, 'now' => $compared->now, 'direction' => $compared->direction()];
+                $found[] = ['name' => $name, 'then' => Numbers::round($compared->then, 1), 'now' => Numbers::round($compared->now, 1), 'direction' => $compared->direction()];
             }
         };
         $before = $practices->filter(fn (Practice $practice) => $practice->before !== null)->groupBy(fn (Practice $practice) => $patient->dayOf($practice->started_at)->date)

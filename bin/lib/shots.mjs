@@ -1,12 +1,15 @@
 // Takes the pictures of docs/screenshots from the demo data.
 //   node bin/lib/shots.mjs ADDRESS FOLDER [name …]
 import { execFileSync } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
 const [address, folder, ...only] = process.argv.slice(2);
 if (!address || !folder) throw new Error('Usage: node bin/lib/shots.mjs ADDRESS FOLDER [name …]');
 mkdirSync(folder, { recursive: true });
+
+const promises = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'));
+const promised = (state) => promises[state].patient;
 
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -45,10 +48,10 @@ await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'Who needs me' }).waitFor();
 await shot(page, 'caseload');
 
-await open('Bram Fenwick');
+await open(promised('step-up-with-recovery'));
 await shot(page, 'course');
 if (wanted('proposal')) {
-    await open('Petra Quill');
+    await open(promised('step-up'));
     await page.getByRole('region', { name: 'Proposals' }).evaluate((section) => scrollTo(0, section.getBoundingClientRect().top - 330));
     await shot(page, 'proposal');
 }
@@ -57,13 +60,13 @@ if (wanted('clinic')) {
     await page.getByRole('heading', { name: 'What became of our patients' }).evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
     await shot(page, 'clinic');
 }
-await open('Tam Whitlock');
+await open(promised('paused'));
 await shot(page, 'course-paused');
-await open('Bram Fenwick', '/bench');
+await open(promised('step-up-with-recovery'), '/bench');
 await page.getByLabel('Ratio').fill('4:3:7:1');
 await page.getByLabel('Position').selectOption('reclined');
 await page.getByRole('heading', { name: 'Two things change at once' }).waitFor();
-await page.getByRole('heading', { name: 'Bram Fenwick', exact: true }).click();
+await page.getByRole('heading', { name: promised('step-up-with-recovery'), exact: true }).click();
 await shot(page, 'bench');
 if (only.includes('bench-changes')) {
     await page.getByRole('button', { name: /^Issue version \d+$/ }).click();
@@ -85,9 +88,9 @@ if (only.includes('routine')) {
     await page.getByRole('heading', { name: 'Falling asleep' }).waitFor();
     await shot(page, 'routine');
 }
-await open('Wilfred Haskin', '/screening');
+await open(promised('red-flag'), '/screening');
 await shot(page, 'red-flag');
-await open('Maud Trevanion', '/screening');
+await open(promised('not-screened'), '/screening');
 await shot(page, 'screening');
 await page.goto('/patients/new');
 await page.getByLabel('Name', { exact: true }).waitFor();
@@ -95,10 +98,10 @@ if (only.length > 0) await shot(page, 'patient-new');
 await page.goto('/voice');
 await page.getByRole('heading', { name: 'My voice' }).waitFor();
 await shot(page, 'voice');
-await open('Edda Korhonen', '/record');
+await open(promised('step-up-of-a-colleague'), '/record');
 await shot(page, 'record');
 if (['brief', 'measure', 'decide'].some(wanted)) {
-    await open('Bram Fenwick');
+    await open(promised('step-up-with-recovery'));
     await page.getByRole('button', { name: /session$/ }).click();
     await page.getByRole('heading', { name: 'Worth asking' }).waitFor();
     await shot(page, 'brief');
@@ -113,7 +116,7 @@ if (['brief', 'measure', 'decide'].some(wanted)) {
 }
 
 if (only.length === 0 || only.some((name) => name === 'access' || name.startsWith('my-'))) {
-    await open('Bram Fenwick', '/access');
+    await open(promised('step-up-with-recovery'), '/access');
     await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();
     await page.locator('[data-link]').waitFor({ state: 'attached' });
     if (only.length > 0) await shot(page, 'access');

@@ -197,7 +197,7 @@ final class SequencesTest extends TestCase
         foreach ([['07:20', 4], ['07:25', 7], ['07:10', 1]] as [$at, $sleep]) {
             $this->outbox('diary', ['day' => '2026-11-02', 'written_at' => "2026-11-02T$at:00.000Z", 'sleep' => $sleep]);
         }
-        self::assertSame(7, (int) DB::table('diary_entries')->value('sleep'), 'what was written last, not what arrived last');
+        self::assertSame([7], array_column((array) $this->unlock()->getJson('/api/v1/diary')->assertOk()->json('entries'), 'sleep'), 'what was written last, not what arrived last');
         $this->patient->devices()->update(['revoked_at' => now()]);
         $say = fn (string $item, string $kind, array $body, string $at) => [$this->travelTo($at), $this->postJson('/api/v1/outbox', ['sent_at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z'), 'items' => [['id' => $item, 'kind' => $kind, 'body' => $body]]])->assertOk()->json('answers.0.result')][1];
         self::assertSame('kept-aside', $say('form:1', 'form', ['form' => $form, 'answers' => ['red.chest-pain' => 0], 'done' => false], '2026-11-02 08:00:00'));

@@ -1,11 +1,11 @@
-import { expect, expectNoAxeViolations, lockScreen, makeLink, readyPatient, signIn, startPlaying, test } from './support';
+import { expect, promised, expectNoAxeViolations, lockScreen, makeLink, readyPatient, signIn, startPlaying, test } from './support';
 
 const ROOMS: Record<string, string[]> = {
-    'Bram Fenwick': ['', '/bench', '/screening', '/access', '/versions/2'],
-    'Wilfred Haskin': ['', '/screening', '/bench'],
-    'Maud Trevanion': ['', '/screening'],
-    'Tam Whitlock': [''],
-    'Odile Marsh': ['/bench'],
+    [promised('step-up-with-recovery')]: ['', '/bench', '/screening', '/access', '/versions/2'],
+    [promised('red-flag')]: ['', '/screening', '/bench'],
+    [promised('not-screened')]: ['', '/screening'],
+    [promised('paused')]: [''],
+    [promised('review-overdue')]: ['/bench'],
 };
 
 for (const [name, rooms] of Object.entries(ROOMS)) {

@@ -49,6 +49,7 @@ test('a rate is tapped by space bar, limits are held, and both feed the Bench', 
     await expect(page.getByRole('region', { name: 'Red flags' })).toContainText('measured');
     await expectNoAxeViolations(page);
     await page.getByLabel('What was done about it').fill('Rested, measured again at 96; sensor was cold.');
+    await page.getByRole('radio', { name: 'may go on' }).check();
     await page.getByRole('button', { name: 'Record this action' }).click();
     await expect(page.getByRole('region', { name: 'Red flags' })).toHaveCount(0);
 

@@ -7,14 +7,17 @@ test('Stop by the Esc key, a symptom, and the second stop pauses the exercise un
         await expect(mine.locator('[data-cue="inhale"]')).toBeVisible();
         await mine.keyboard.press('Escape');
         await expect(mine.getByRole('heading', { name: 'You stopped' })).toBeVisible();
+        const stored = sent(mine, 'practice');
         await mine.getByRole('button', { name: 'Dizzy' }).click();
         await expect(mine.getByText('Sit down, feet on the floor.')).toBeVisible();
-        const stored = sent(mine, 'practice');
-        await mine.getByRole('button', { name: 'It has settled' }).click();
         expect(await stored).toBe('stored');
+        await mine.getByRole('button', { name: 'It has settled' }).click();
+        await expect(mine.getByText('Stopping in time counts as practised.')).toBeVisible();
+        await mine.getByRole('button', { name: 'Back to Today' }).click();
         if (time === 1) await expect(mine.getByText('1 of 3 done today')).toBeVisible();
     }
     await expect(mine.getByRole('heading', { name: 'Paused' })).toBeVisible();
+    await expect(mine.getByText('You did the right thing by stopping.')).toBeVisible();
     await expect(mine.getByRole('button', { name: /^Begin/ })).toHaveCount(0);
 
     await page.goto('/');
@@ -40,6 +43,7 @@ test('A get-help symptom shows the clinic’s emergency wording at once and paus
     await mine.getByRole('button', { name: 'Chest pain' }).click();
     await expect(mine.getByRole('heading', { name: 'Get help now' })).toBeVisible();
     await expect(mine.getByText(/Call 112 now/)).toBeVisible();
+    await expect(mine.getByRole('link', { name: 'Call 112' })).toHaveAttribute('href', 'tel:112');
     await mine.getByRole('button', { name: 'Back to Today' }).click();
     await expect(mine.getByRole('heading', { name: 'Paused' })).toBeVisible();
     await expect(mine.getByRole('button', { name: /^Begin/ })).toHaveCount(0);

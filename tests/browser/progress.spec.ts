@@ -1,4 +1,4 @@
-import { expect, expectNoAxeViolations, signIn, test } from './support';
+import { expect, promised, expectNoAxeViolations, signIn, test } from './support';
 
 test('a proposal that waits is found in the Caseload, read with its evidence, declined only with a reason, and accepted', async ({ page, watcher }) => {
     watcher.expect(/^answer: 422/);
@@ -6,7 +6,7 @@ test('a proposal that waits is found in the Caseload, read with its evidence, de
     await expect(page.getByRole('region', { name: 'Today’s appointments' })).toBeVisible();
     await page.getByLabel('Why').selectOption('proposal-waiting');
     // Whoever of them was not accepted by an earlier try.
-    const waiting = page.getByRole('listitem').filter({ hasText: 'Step up' }).filter({ hasText: /Petra Quill|Edda Korhonen/ });
+    const waiting = page.getByRole('listitem').filter({ hasText: 'Step up' }).filter({ hasText: new RegExp(`${promised('step-up')}|${promised('step-up-of-a-colleague')}`) });
     await waiting.last().getByRole('link').click();
     const proposal = page.getByRole('region', { name: /^Proposal for/ });
     await expect(proposal).toContainText('% practised, smooth in');
@@ -42,7 +42,7 @@ test('a proposal that waits is found in the Caseload, read with its evidence, de
 test('the next appointment is set, a programme is closed, and the clinic sees what became of its patients', async ({ page, watcher }) => {
     watcher.expect(/^answer: 422/);
     await signIn(page);
-    await page.getByRole('link', { name: /^Odile Marsh/ }).click();
+    await page.getByRole('link', { name: new RegExp(`^${promised('review-overdue')}`) }).click();
     await page.getByRole('button', { name: /^(Set one|Move)$/ }).click();
     await page.getByLabel('Day', { exact: true }).fill('2020-01-01');
     await page.getByLabel('Time', { exact: true }).fill('10:00');
@@ -62,6 +62,9 @@ test('the next appointment is set, a programme is closed, and the clinic sees wh
     await page.getByLabel('In an emergency, patients read').fill('Help');
     await page.getByRole('button', { name: 'Keep these' }).click();
     await expect(page.getByText('Say whom to call and when, in a sentence.')).toBeVisible();
+    await page.getByLabel('With thoughts of suicide, patients are told to call').fill('the vicar');
+    await page.getByRole('button', { name: 'Keep these' }).click();
+    await expect(page.getByText('Write the number, and whose it is.')).toBeVisible();
     await expectNoAxeViolations(page);
 });
 

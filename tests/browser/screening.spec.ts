@@ -43,7 +43,15 @@ test('a patient answers beforehand; a red flag shows the emergency wording at on
     await page.goto(`${record}/screening`);
     await page.getByLabel('What was done about it').fill('Telephoned: sore ribs after moving a boat, seen by the GP.');
     await page.getByRole('button', { name: 'Record this action' }).click();
-    await expect(page.getByText('Action recorded.')).toBeVisible();
+    await expect(page.getByText('Say whether practice may go on, or waits.')).toBeVisible();
+    await page.getByRole('radio', { name: /^waits/ }).check();
+    await page.getByRole('button', { name: 'Record this action' }).click();
+    await expect(page.getByText(/· it waits/)).toBeVisible();
+    await expectNoAxeViolations(page);
+    await page.getByLabel('What was done about it').fill('Lungs and heart clear.');
+    await page.getByRole('radio', { name: 'may go on' }).check();
+    await page.getByRole('button', { name: 'Record this action' }).click();
+    await expect(page.getByText(/· may go on/)).toBeVisible();
     await page.getByRole('button', { name: 'Go through them' }).click();
     await expect(page.getByRole('radiogroup', { name: 'Asthma' }).getByLabel('Yes')).toBeChecked();
     await expect(page.getByText('4 questions open')).toBeVisible();

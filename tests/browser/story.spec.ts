@@ -13,6 +13,7 @@ test('a practitioner prescribes, a patient practises, the practitioner sees it a
     await expect(page.getByRole('button', { name: 'Issue version 1' })).toBeDisabled();
     await page.getByRole('link', { name: 'To the screening' }).click();
     await page.getByLabel('What was done about it').fill('Sent to the emergency department; seen, saturation 98 %.');
+    await page.getByRole('radio', { name: 'may go on' }).check();
     await page.getByRole('button', { name: 'Record this action' }).click();
     await expect(page.getByText('Nora Ashgrove,')).toHaveCount(2);
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
@@ -115,6 +116,15 @@ export async function signIn(page: Page, email = 'nora@harrowquay.example'): Pro
     await page.getByLabel('Password').fill('lantern-over-quay');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('heading', { name: 'Who needs me' })).toBeVisible();
+}
+
+const promises = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8')) as Record<string, { patient: string }>;
+
+/** The demo patient who stands for a state. */
+export function promised(state: string): string {
+    const promise = promises[state];
+    if (!promise) throw new Error(`The demo promises nothing of “${state}”.`);
+    return promise.patient;
 }
 
 let made = 0;

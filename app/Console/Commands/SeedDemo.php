@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Clinic;
+use Carbon\CarbonImmutable;
+use Database\Seeders\Demo\Promises;
 use Illuminate\Console\Command;
 
 /** Fills an empty database with the demo clinics; leaves any other alone. */
@@ -21,6 +23,11 @@ final class SeedDemo extends Command
         }
         $this->line('• Playing the demo patients through their programmes');
 
-        return $this->callSilent('db:seed', ['--force' => true]);
+        $result = $this->callSilent('db:seed', ['--force' => true]);
+        foreach (Promises::broken(CarbonImmutable::now()) as $state => $problem) {
+            $this->warn("  The demo does not show “{$state}”. $problem");
+        }
+
+        return $result;
     }
 }

@@ -14,9 +14,10 @@ final class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'lantern-over-quay';
 
-    public function run(): void
+    /** @param  string  $zone  where the quay lies */
+    public function run(string $zone = 'Europe/Lisbon'): void
     {
-        $quay = $this->clinic('Harrow Quay Breathing Clinic', 'Europe/Lisbon');
+        $quay = $this->clinic('Harrow Quay Breathing Clinic', $zone);
         $nora = $this->practitioner($quay, 'Nora Ashgrove', 'respiratory physiotherapist', 'nora@harrowquay.example', Role::Lead);
         $idris = $this->practitioner($quay, 'Idris Penwarden', 'counsellor', 'idris@harrowquay.example');
         $tamsin = $this->practitioner($quay, 'Tamsin Orrick', 'breathing therapist', 'tamsin@harrowquay.example');

@@ -28,9 +28,9 @@ final readonly class YearsOfTheQuay
     private function aYear(): void
     {
         $goal = ['words' => 'Carry the shopping up the harbour steps without a stop.', 'measure' => 'breathlessness', 'target' => 2, 'direction' => 'at-most'];
-        $patient = (new InventedPatient($this->nora, 360, ['name' => 'Rosalind Tarrow', 'birth_date' => '1957-03-28', 'minutes_a_day' => 10]))
+        $patient = (new InventedPatient($this->nora, 360, ['name' => Promises::patient('step-up-after-a-year'), 'birth_date' => '1957-03-28', 'minutes_a_day' => 10]))
             ->screened(360, ['flag.copd'])->rates(360, 'breathlessness', 7)->answered(360, 'mmrc', [3])
-            ->measured(360, Measure::RestingRate, ['value' => 22])->measured(360, Measure::Exhale, ['tries' => [3.8, 4.1, 4.0]])
+            ->measured(360, Measure::RestingRate, ['value' => 22, 'explanation' => 'COPD, as at every visit.'])->measured(360, Measure::Exhale, ['tries' => [3.8, 4.1, 4.0]])
             ->issued(359, ['ratio' => '2:0:3:1'] + self::EXHALE, weeks: 12, reviewAfter: 28, symptom: 'breathlessness', goal: $goal)->joined(359)
             ->sessionSigned(359, "First assessment\nShort of breath on one flight, pursed-lip exhale shown and practised. Once a day to begin with.")
             ->practised(359, 281, chance: [0.75, 0.85], before: [7, 6], effort: [4, 3])->wrote(358, 281, symptom: [7, 6], sleep: [5, 5])
@@ -53,7 +53,7 @@ final readonly class YearsOfTheQuay
     /** A sailmaker who fell asleep with effort; kept up on three evenings. */
     private function keepsUp(): void
     {
-        (new InventedPatient($this->tamsin, 96, ['name' => 'Gideon Quill', 'birth_date' => '1981-12-05', 'minutes_a_day' => 10]))
+        (new InventedPatient($this->tamsin, 96, ['name' => Promises::patient('kept-up'), 'birth_date' => '1981-12-05', 'minutes_a_day' => 10]))
             ->screened(96)->answered(96, 'gad-7', [2, 2, 1, 2, 2, 1, 1])
             ->issued(95, ['technique' => 'diaphragmatic', 'minutes' => 5, 'position' => 'supine', 'times_a_day' => 2], weeks: 7, reviewAfter: 42)->joined(95)
             ->practised(95, 46, chance: [0.7, 0.85], before: [6, 2], effort: [3, 1])
