@@ -74,7 +74,7 @@ final readonly class PatientFacts
         return [
             'flags' => array_values(array_map(fn (Flag $flag) => $flag->value, array_filter($this->flags, fn (Flag $flag) => $flag->isAsked()))),
             'age' => $this->age, 'weeks' => $this->pregnancyWeeks, 'inhale' => $this->limits->inhale, 'hold' => $this->limits->hold, 'exhale' => $this->limits->exhale,
-            'rate' => $this->restingRate, 'nijmegen' => $this->nijmegen, 'mmrc' => $this->mmrc, 'day' => $this->programmeDay, 'minutes' => $this->minutesADay,
+            'rate' => $this->restingRate, 'nijmegen' => $this->nijmegen, 'mmrc' => $this->mmrc, 'day' => $this->programmeDay, 'minutes' => $this->minutesADay, 'ceiling' => $this->ceiling,
             'fall' => $this->saturationFall === null ? null : [$this->saturationFall->from, $this->saturationFall->lowest, $this->saturationFall->seconds, $this->saturationFall->ownLow],
         ];
     }
@@ -90,6 +90,7 @@ final readonly class PatientFacts
         return new self(
             array_values($flags), $whole('age'), $whole('weeks'), new ComfortableLimits($number('inhale'), $number('hold'), $number('exhale')), $number('rate'), $whole('nijmegen'), $number('minutes'),
             $whole('day') ?? 0, mmrc: $whole('mmrc'), saturationFall: $fall === null ? null : new SaturationFall((float) $fall[0], (float) $fall[1], (float) $fall[2], $fall[3]),
+            ceiling: $number('ceiling'),
         );
     }
 

@@ -11,7 +11,7 @@
     const width = $derived(Math.min(groups.length, perRow) * 58);
 </script>
 
-<svg class="tally" {width} height={rows * (HEIGHT + 8)} viewBox="0 0 {width} {rows * (HEIGHT + 8)}" role="img" aria-label={label}>
+<svg class="tally" {width} height={rows * (HEIGHT + 8)} viewBox="0 0 {width} {rows * (HEIGHT + 8)}" role="img" aria-label={label} style:max-width="100%" style:min-width="0">
     {#each groups as strokes, group (group)}
         {@const x = (group % perRow) * 58}
         {@const y = Math.floor(group / perRow) * (HEIGHT + 8)}

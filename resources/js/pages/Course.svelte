@@ -17,6 +17,10 @@
 
     let { patient, added_on, pauses, new_findings, appointment, outcomes, ended, maintenance, span, spans, programme, proposals, stops, practices, put_offs = [], home_checks = [], effects = [], trends = [], anchors = [], periods, paper, note, programmes = [] }: CourseProps = $props();
 
+    /** What follows when the page has opened is gone for a moment after each answer; what is being typed there stays. */
+    let grid = $state.raw<CourseProps['paper']>();
+    $effect(() => { if (paper !== undefined) grid = paper; });
+
     /** Leads to what belongs to a closed programme. */
     const query = $derived(ended ? `?programme=${ended.number}` : '');
 </script>
@@ -122,7 +126,7 @@
             </section>
         {/if}
         <DayTable {programme} />
-        {#if paper && paper.rows.length > 0}<Paper {paper} patientId={patient.id} />{/if}
+        {#if grid && grid.rows.length > 0}<Paper paper={grid} patientId={patient.id} />{/if}
         <section class="mt-5 border-t border-ink pt-3">
             <h2 class="mb-1 text-[1.05rem]">Latest practices</h2>
             {#if practices === undefined}<p class="text-muted">Reading …</p>{:else if practices.length === 0}<p class="text-muted">None yet.</p>{:else}<PracticeTable {practices} />{/if}

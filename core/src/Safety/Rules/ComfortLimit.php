@@ -101,14 +101,17 @@ final class ComfortLimit implements Rule
     /** Whole counts within a share of the limits, or hundredths where less than one count would be left. */
     private static function shortened(Look $look, Cycle $cycle, float $share): ?BreathPattern
     {
-        $pattern = $cycle->pattern;
+        // What grows is written as its first breath; the longest is what has to fit.
+        $written = $look->prescription->pattern ?? $cycle->pattern;
+        $pattern = $written;
         foreach (self::PHASES as $phase) {
             $limit = $look->patient->limits->of($phase);
             if ($limit === null || self::seconds($look, $phase) <= $limit + 1e-9) {
                 continue;
             }
             $most = $limit * $share / $cycle->countLength->seconds;
-            $counts = $most >= 1 ? floor($most + 1e-9) : floor($most * 100 + 1e-9) / 100;
+            $grows = max(0.0, $cycle->pattern->counts($phase)->toFloat() - $written->counts($phase)->toFloat());
+            $counts = $most >= 1 || $grows > 0 ? floor($most - $grows + 1e-9) : floor($most * 100 + 1e-9) / 100;
             if ($counts <= 0 && ($phase === Phase::Inhale || $phase === Phase::Exhale)) {
                 return null;
             }
@@ -118,6 +121,6 @@ final class ComfortLimit implements Rule
             $pattern = $pattern->with($phase, Counts::of($counts));
         }
 
-        return $pattern->equals($cycle->pattern) ? null : $pattern;
+        return $pattern->equals($written) ? null : $pattern;
     }
 }

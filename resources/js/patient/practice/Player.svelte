@@ -244,7 +244,9 @@
 </main>
 
 <style>
-    .player { min-height: 100dvh; padding-bottom: 0; }
+    .player { min-height: 100dvh; padding-bottom: 0; min-width: 0; }
+    .row { flex-wrap: wrap; min-width: 0; }
+    .ridge { min-width: 0; }
     .name { font-size: 1.25rem; }
     .name:focus { outline: none; }
     .word { font-family: var(--serif); font-size: 2rem; line-height: 1.2; min-height: 2.4em; display: flex; align-items: end; }
@@ -255,6 +257,7 @@
     .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
     .pace { display: flex; flex-direction: column; gap: 1rem; }
     .hint { min-height: 2.8em; }
+    .help p { flex: 1 1 9rem; }
     .help .button { flex: 0 0 auto; }
     .easing { flex-wrap: wrap; }
     .urgent { border-color: var(--clay); color: var(--clay); }
