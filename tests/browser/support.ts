@@ -75,7 +75,7 @@ export class Phones {
 
     constructor(private readonly browser: Browser, private readonly baseURL: string, private readonly watcher: Watch) {}
 
-    async open(options: { reducedMotion?: 'reduce' } = {}): Promise<Page> {
+    async open(options: { reducedMotion?: 'reduce'; isMobile?: boolean } = {}): Promise<Page> {
         const context = await this.browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: this.baseURL, locale: 'en-GB', ...options });
         this.contexts.push(context);
         return this.openIn(context);
@@ -232,14 +232,14 @@ export async function readyOffline(phone: Page): Promise<void> {
 }
 
 /** A new patient with a fast programme, and a phone that has joined. */
-export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2', email?: string): Promise<{ record: string; phone: Page; name: string }> {
+export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2', email?: string, options: { isMobile?: boolean } = {}): Promise<{ record: string; phone: Page; name: string }> {
     const name = newName(stem);
     await signIn(page, email);
     const record = await addPatient(page, name);
     await screen(page);
     await issueFast(page, record, breaths);
     const { address } = await makeLink(page, record);
-    const phone = await phones.open();
+    const phone = await phones.open(options);
     await join(phone, address);
     return { record, phone, name };
 }
