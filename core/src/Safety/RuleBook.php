@@ -169,7 +169,7 @@ final class RuleBook
         $thenSomething = [];
         $seen = [];
         foreach ($changes as $change) {
-            $after = isset($seen[$change->label]) ? null : self::after($change, $draft, $look);
+            $after = isset($seen[$change->label]) ? null : self::after($change, $draft, $look, self::concernsTheWhole($finding->rule));
             $seen[$change->label] = true;
             $stays = $after === null || (isset($after[$finding->rule]) && ! $change->onlyEases);
             if ($stays) {
@@ -193,8 +193,11 @@ final class RuleBook
         return [...$clean, ...$thenSomething];
     }
 
-    /** @return array<string, Finding>|null by rule: what is said once it is changed; null when it cannot be */
-    private static function after(Change $change, Draft $draft, Look $look): ?array
+    /**
+     * @param  bool  $ofTheWhole  what looks at the programme says no more than a note, and is asked only for changes of its own
+     * @return array<string, Finding>|null by rule: what is said once it is changed; null when it cannot be
+     */
+    private static function after(Change $change, Draft $draft, Look $look, bool $ofTheWhole): ?array
     {
         $changed = $change->set === [] ? $draft->item : $draft->with($change->set, $look->item->lineage)->item;
         $added = $change->add === null ? null : DraftReader::read($change->add, 'added')->item;
@@ -202,7 +205,7 @@ final class RuleBook
             return null;
         }
         $findings = [];
-        foreach (self::findings($changed, $look->patient, $added === null ? $look->others : [...$look->others, $added]) as $finding) {
+        foreach (self::findings($changed, $look->patient, $added === null ? $look->others : [...$look->others, $added], $ofTheWhole) as $finding) {
             $findings[$finding->rule] = $finding;
         }
 
