@@ -11,6 +11,7 @@ use InvalidArgumentException;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Questionnaire;
 use IvoryPace\Assessment\Screening;
+use IvoryPace\Safety\RedFlag;
 
 /** Forms that a patient fills in: which there are, what they ask, and what their scores say. */
 final class AskedForms
@@ -58,7 +59,7 @@ final class AskedForms
         ];
     }
 
-    /** @return list<array{key: string, text: string, urgent: bool, options: list<array{value: int, label: string}>}> */
+    /** @return list<array{key: string, text: string, urgent: bool, crisis: bool, options: list<array{value: int, label: string}>}> */
     private static function questions(string $form): array
     {
         $isScreening = $form === AskedForm::SCREENING;
@@ -69,6 +70,8 @@ final class AskedForms
             'key' => (string) $key,
             'text' => (string) ($isScreening ? __("form.screening.$key") : __("form.$form.item.".((int) $key - 1))),
             'urgent' => str_starts_with((string) $key, 'red.'),
+            // Whoever says yes is given the number of somebody to talk to.
+            'crisis' => (string) $key === Screening::redKey(RedFlag::Suicide),
             'options' => $isScreening ? array_reverse($options) : $options,
         ], array_keys(self::keys($form)));
     }

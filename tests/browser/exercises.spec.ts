@@ -36,7 +36,7 @@ test('for one patient it shows what is possible', async ({ page }) => {
     await signIn(page);
     const name = newName('Possible Wren');
     await addPatient(page, name);
-    await screen(page, ['Cannot lie flat']);
+    await screen(page, ['Trouble lying flat']);
     await page.goto('/exercises');
     await page.getByLabel('Possible for').selectOption({ label: name });
     const list = page.getByRole('navigation', { name: 'Exercises' });

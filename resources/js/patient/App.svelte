@@ -159,7 +159,7 @@
                 trouble = '';
             });
             offset = await clockOffset();
-            if (mine === turn) void fetchAhead(hasChanged);
+            if (mine === turn) void fetchAhead(hasChanged).then(async () => { needed ??= await keptPage('needed'); });
         } catch (problem) {
             if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return mine === turn ? lockedMeanwhile() : undefined;
             isOffline = true;

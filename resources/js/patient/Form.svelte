@@ -21,9 +21,8 @@
     /** Shown at once, with or without a network. */
     const isUrgent = $derived(form.questions.some((question) => question.urgent && answers[question.key] === 1));
 
-    const SUICIDE = 'red.suicide';
-    const isAlone = $derived(answers[SUICIDE] === 1);
-    const isOtherUrgent = $derived(form.questions.some((question) => question.urgent && question.key !== SUICIDE && answers[question.key] === 1));
+    const isAlone = $derived(form.questions.some((question) => question.crisis && answers[question.key] === 1));
+    const isOtherUrgent = $derived(form.questions.some((question) => question.urgent && !question.crisis && answers[question.key] === 1));
 
     onDestroy(() => { if (timer) void put(); });
     onMount(() => outbox.onChange((delivered) => { if (delivered) isWaiting = false; }));

@@ -29,7 +29,12 @@ export async function fetchPage<K extends keyof Pages>(name: K, show: (page: Pag
     await outbox.forgetDelivered(delivered);
 }
 
-export const keptPage = <K extends keyof Pages>(name: K): Promise<Pages[K] | null> => store.kept<Pages[K]>(name);
+/** A copy that an earlier version of these pages has kept lacks what is needed now: it is fetched anew. */
+export async function keptPage<K extends keyof Pages>(name: K): Promise<Pages[K] | null> {
+    const page = await store.kept<Pages[K]>(name);
+    const isOld = (name === 'today' || name === 'needed') && page !== null && !('rules' in (page as object));
+    return isOld ? null : page;
+}
 
 /** Milliseconds by which the server's clock is ahead of this device's. */
 export const clockOffset = async (): Promise<number> => (await store.kept<number>('clock')) ?? 0;

@@ -52,7 +52,7 @@
 <section class="mt-4 border-t border-rule pt-3 text-[0.9rem]">
     <h3 class="text-[0.95rem]">Cautions</h3>
     <ul>
-        {#each exercise.cautions as caution (caution.rule)}
+        {#each exercise.cautions as caution (`${caution.rule} ${caution.level}`)}
             <li class="mt-1 leading-snug"><strong>{caution.title}</strong>, {LEVELS[caution.level]}:
                 {#if caution.with.length > MANY}
                     <details class="inline"><summary class="linklike inline">with any of {caution.with.length} flags</summary> {caution.with.join(', ')}</details>
