@@ -116,7 +116,8 @@ final class PrescriptionReader
         $effort = $fields->attempt('effort', fn () => $this->effort());
         $gaze = $fields->attempt('gaze', fn () => $fields->choice(Gaze::class, 'gaze'));
         $guidance = $this->guidance();
-        $own = $fields->attempt('own_name', fn () => $this->own());
+        $right = $fields->attempt('own_right', fn () => $fields->shortText('own_right', Own::MAX_RIGHT, 'What right looks like'));
+        $own = $fields->attempt('own_name', fn () => $this->own($right ?? ''));
         if ($fields->errors() !== [] || $count === null || $position === null || $props === null || $routeIn === null || $routeOut === null
             || $effort === null || $parameters === null || $gaze === null || $guidance === null) {
             return null;
@@ -151,16 +152,18 @@ final class PrescriptionReader
             return $counting;
         });
         $fade = $fields->attempt('fade', fn () => $fields->choice(Fade::class, 'fade'));
-        $tempo = $fields->attempt('slowest', fn () => new Tempo($fields->number('fastest', 'times the pace'), $fields->number('slowest', 'times the pace')));
+        // Each end by itself, so that its problem stands beside it.
+        $fastest = $fields->attempt('fastest', fn () => new Tempo(fastest: $fields->number('fastest', 'times the pace')));
+        $slowest = $fields->attempt('slowest', fn () => new Tempo(slowest: $fields->number('slowest', 'times the pace')));
+        $tempo = $fastest === null || $slowest === null ? null : new Tempo($fastest->fastest, $slowest->slowest);
 
         return $counting === null || $fade === null || $tempo === null
             ? null : new Guidance($counting, $fields->isTrue('cue_word'), $fade, $tempo);
     }
 
-    private function own(): ?Own
+    private function own(string $right): ?Own
     {
         $name = $this->fields->shortText('own_name', Own::MAX_NAME, 'The name');
-        $right = $this->fields->shortText('own_right', Own::MAX_RIGHT, 'What right looks like');
         if (! $this->technique->isOwn) {
             return null;
         }

@@ -97,7 +97,7 @@ final class RetimingTest extends TestCase
         self::assertSame(3, $over(['breaths' => 12]));
         self::assertSame(6, $over(['breaths' => 60]));
         self::assertSame(1, $over(['breaths' => 4]));
-        self::assertSame(3, $over(['ratio' => '3:0:5:1', 'count_seconds' => 0.87, 'breaths' => 12]), 'rounding makes no breath another one');
+        self::assertSame(3, $over(['ratio' => '3:0:5:1', 'count_length' => 0.87, 'breaths' => 12]), 'rounding makes no breath another one');
         foreach (['even', 'humming', 'rounds-retention', 'body-scan', 'noticing', 'walking'] as $technique) {
             self::assertNull($this->timeline($technique, [])->joinsOver(), $technique);
         }

@@ -221,7 +221,8 @@ final class CatalogueTest extends TestCase
                 self::assertEqualsWithDelta($timeline->exerciseMs() / 1000, $prescription->exerciseSeconds(), 1e-9);
                 $of = array_values(array_unique(array_filter(array_map(fn (Cue $cue) => $cue->place->ofBreaths, $timeline->cues()))));
                 self::assertSame($timeline->breaths() === 0 ? [] : [$timeline->breaths()], $of, $technique->key);
-                self::assertSame($technique->key === 'rounds-retention' ? (int) $prescription->parameter('rounds') : $timeline->rounds(), $timeline->rounds());
+                self::assertSame(max(array_map(fn (Cue $cue) => $cue->place->round, $timeline->cues())), $timeline->rounds(), $technique->key);
+                self::assertSame($timeline->breaths() > 0, $timeline->portrait() !== [], "{$technique->key} is drawn where it has breaths");
                 foreach ($timeline->portrait() as $index => $cue) {
                     self::assertSame($index === 0 ? $cue->startMs : $timeline->portrait()[$index - 1]->endMs(), $cue->startMs, 'what is drawn has no gap');
                 }

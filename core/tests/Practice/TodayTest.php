@@ -34,6 +34,15 @@ final class TodayTest extends TestCase
         self::assertSame(2, $today->done);
     }
 
+    public function test_one_lunch_practice_fills_lunch_whatever_else_was_done_before(): void
+    {
+        self::assertSame([false, true, false], array_map(fn ($slot) => $slot->record !== null, $this->today([['13:00', Anchor::Lunch]])->slots));
+        self::assertSame([true, true, false], array_map(fn ($slot) => $slot->record !== null, $this->today([['06:30', null], ['13:00', Anchor::Lunch]])->slots), 'its own anchor comes first, then what is left in order');
+        self::assertSame([true, true, false], array_map(fn ($slot) => $slot->record !== null, $this->today([['13:00', Anchor::Lunch], ['13:10', Anchor::Lunch]])->slots), 'a second one fills the first that is free');
+        $early = $this->today([['13:30', Anchor::Lunch], ['13:00', Anchor::Lunch]])->slots[1]->record;
+        self::assertSame('13:00', $early?->startedAt->format('H:i'), 'in the order of the day');
+    }
+
     public function test_more_than_planned_fills_every_slot_once(): void
     {
         self::assertSame(3, $this->today([['07:00', null], ['12:00', null], ['22:00', null], ['23:00', null]])->done);

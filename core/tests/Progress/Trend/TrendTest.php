@@ -68,6 +68,9 @@ final class TrendTest extends TestCase
     {
         self::assertSame('Too early: 3 of 7 rated days.', SymptomTrend::sentence([0 => 5, 1 => 4, 2 => 3]));
         self::assertSame('Falling: −7 points a week (95 % interval −7 to −7; tau −1), from 8 rated days.', SymptomTrend::sentence(range(8, 1)));
+        self::assertSame('Rising: +7 points a week (95 % interval +7 to +7; tau +1), from 8 rated days.', SymptomTrend::sentence(range(1, 8)));
+        self::assertSame('Falling: −0.7 points a week (95 % interval −0.7 to −0.7; tau −1), from 57 rated days.', SymptomTrend::sentence(array_map(fn (int $day) => 9 - $day * 0.1, range(0, 56))), 'eight weeks are told by the week');
+        self::assertStringStartsWith('Falling: −3 points a month', SymptomTrend::sentence(array_map(fn (int $day) => 9 - $day * 0.1, range(0, 57))));
         self::assertStringStartsWith('Falling: −0.6 points a month (95 % interval −0.6 to −0.6', SymptomTrend::sentence(array_map(fn (int $day) => 8 - $day * 0.02, range(0, 300))));
         self::assertSame('No clear direction: 0 points a week (95 % interval 0 to 0), from 9 rated days.', SymptomTrend::sentence(array_fill(0, 9, 4)));
     }
