@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use Illuminate\Support\Facades\Artisan;
 use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\School;
+use IvoryPace\Safety\Survey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Console\Output\BufferedOutput;
 use Tests\TestCase;
@@ -55,6 +57,25 @@ final class CommandsTest extends TestCase
         self::assertEquals([12, 4 * (8 + 10 + 12), false], [$answer['breaths'], $answer['exercise_s'], $answer['about']]);
         self::assertSame('supine', $answer['fields']['position']);
         self::assertNotEmpty($this->json_('breath:exercise', ['key' => 'square', '--timeline' => true])['segments']);
+    }
+
+    public function test_the_survey_of_the_safety_rules_shows_every_technique_with_every_flag(): void
+    {
+        self::assertSame(0, Artisan::call('safety:survey'));
+        $shown = Artisan::output();
+        foreach (School::cases() as $school) {
+            self::assertMatchesRegularExpression('/'.preg_quote($school->label(), '/').'\s+\|\s+\d+\.\d %/', $shown);
+        }
+        foreach (Survey::people() as $flag => $patient) {
+            self::assertStringContainsString($flag, $shown);
+        }
+        foreach (Catalogue::all() as $technique) {
+            self::assertMatchesRegularExpression("/^\s*{$technique->key}(\s+[.nCR])+\s*$/m", $shown);
+        }
+        self::assertMatchesRegularExpression('/^\s*weight-on-belly\s+\.\s+R /m', $shown, 'pregnancy speaks against a weight on the belly');
+        self::assertMatchesRegularExpression('/\d+ techniques, \d+ patients, \d+\.\d s\./', $shown);
+        self::assertSame(1, Artisan::call('safety:survey', ['--school' => 'hard-work']));
+        self::assertStringContainsString('There is no such school. Choose one of: gentle-control', Artisan::output());
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, string}> */

@@ -110,6 +110,8 @@ final class PrescriptionReader
             ? $fields->attempt('minutes', fn () => $fields->numberIn('minutes', Prescription::MIN_MINUTES, Prescription::MAX_MINUTES, 'minutes')) : null;
         $position = $fields->attempt('position', fn () => $fields->choice(Position::class, 'position'));
         $props = $fields->attempt('props', fn () => $this->props());
+        // What was chosen for another position is left behind with it.
+        $props = $position === null || $props === null ? $props : array_values(array_filter($props, fn (Prop $prop) => $prop->suits($position)));
         $routeIn = $fields->attempt('route_in', fn () => $fields->choice(Route::class, 'route_in'));
         $routeOut = $fields->attempt('route_out', fn () => $fields->choice(Route::class, 'route_out'));
         $parameters = $fields->attempt('parameters', fn () => $this->parameters());

@@ -14,6 +14,18 @@ enum Prop: string
     case Blanket = 'blanket';
     case Mirror = 'mirror';
 
+    /** A pillow under the head of somebody who sits supports nothing. Common practice. */
+    public function suits(Position $position): bool
+    {
+        return match ($this) {
+            self::PillowUnderKnees => in_array($position, [Position::Supine, Position::SupineKneesBent, Position::Reclined], true),
+            self::PillowUnderHead => $position->isLying(),
+            self::Wedge => $position->isLying() && $position !== Position::Prone,
+            self::ChairWithBack => ! $position->isLying() && ! $position->needsFloor() && $position !== Position::Walking,
+            self::Blanket, self::Mirror => true,
+        };
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Programme;
 
+use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\Step;
 use IvoryPace\Exercise\Routine\StepKind;
@@ -56,6 +57,17 @@ final class LimitsTest extends TestCase
             $draft = DraftReader::read([...$rest, $field => $value], 'x');
             self::assertNotSame('', $draft->errors[$field] ?? ($field === 'ratio' && $value === '' ? 'its default' : ''), $field.' '.(json_encode($value) ?: ''));
         }
+    }
+
+    public function test_what_supports_the_body_goes_with_its_position(): void
+    {
+        $props = fn (string $position, array $props): array => array_map(fn (Prop $prop) => $prop->value, DraftReader::read(['technique' => 'extended-exhale', 'position' => $position, 'props' => $props], 'x')->item?->prescription->props ?? self::fail());
+        $all = array_map(fn (Prop $prop) => $prop->value, Prop::cases());
+        self::assertSame(['pillow-under-knees', 'pillow-under-head', 'wedge', 'blanket', 'mirror'], $props('supine', $all));
+        self::assertSame(['chair-with-back', 'blanket', 'mirror'], $props('seated', $all), 'nobody sits with a pillow under the head');
+        self::assertSame(['pillow-under-head', 'wedge', 'blanket', 'mirror'], $props('side-lying', $all));
+        self::assertSame(['blanket', 'mirror'], $props('kneeling', $all));
+        self::assertArrayHasKey('props', DraftReader::read(['technique' => 'extended-exhale', 'props' => ['trampoline']], 'x')->errors);
     }
 
     public function test_a_use_as_needed_says_when_and_how_often(): void
