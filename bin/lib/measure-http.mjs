@@ -1,7 +1,9 @@
 // Times requests and the building of a programme, against the least that an answer can be in the same run.
 //   node bin/lib/measure-http.mjs ADDRESS
+import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
+const { 'step-up-of-a-colleague': { patient: promised } } = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'));
 const [address] = process.argv.slice(2);
 if (!address) throw new Error('Usage: node bin/lib/measure-http.mjs ADDRESS');
 
@@ -16,7 +18,7 @@ await page.getByLabel('E-mail').fill('nora@harrowquay.example');
 await page.getByLabel('Password').fill('lantern-over-quay');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByRole('heading', { name: 'Who needs me' }).waitFor();
-const bench = `${await page.getByRole('link', { name: 'Edda Korhonen', exact: true }).getAttribute('href')}/bench`;
+const bench = `${await page.getByRole('link', { name: promised, exact: true }).getAttribute('href')}/bench`;
 
 /** Sends each request many times in turn from the page itself; returns the times by name. */
 const times = await page.evaluate(async ({ bench }) => {

@@ -8,6 +8,7 @@ import lighthouse, { snapshot } from 'lighthouse';
 import puppeteer from 'puppeteer-core';
 import { render, timelines } from './rendering.mjs';
 
+const promises = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'));
 const [address, build, minutes = '10'] = process.argv.slice(2);
 if (!address || !build) throw new Error('Usage: node bin/lib/measure-player.mjs ADDRESS BUILD_DIRECTORY [MINUTES]');
 const PORT = 19_431;
@@ -40,7 +41,7 @@ await page.goto('/sign-in');
 await page.getByLabel('E-mail').fill('nora@harrowquay.example');
 await page.getByLabel('Password').fill('lantern-over-quay');
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('link', { name: 'Edda Korhonen', exact: true }).click();
+await page.getByRole('link', { name: promises['step-up-of-a-colleague'].patient, exact: true }).click();
 await page.waitForURL(/patients\/[^/]+$/);
 await page.goto(`${new URL(page.url()).pathname}/access`);
 await page.getByRole('button', { name: /^Make a (new )?link$/ }).click();

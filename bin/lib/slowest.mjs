@@ -1,4 +1,4 @@
-// Prints the slowest ten tests of what was run, and whatever passed only when tried again.
+// Prints the slowest ten tests of what was run, and whatever needed more than one try.
 //   node bin/lib/slowest.mjs FOLDER     with *.xml of PHPUnit and Vitest, and browser.json of Playwright
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -36,5 +36,5 @@ const line = ({ name, seconds }) => `  ${seconds.toFixed(1).padStart(6)} s  ${na
 console.log(`\nThe slowest of ${tests.length} tests:`);
 for (const test of tests.sort((a, b) => b.seconds - a.seconds).slice(0, 10)) console.log(line(test));
 const again = tests.filter((test) => test.tries > 1);
-console.log(again.length === 0 ? 'None needed a second try.' : 'Passed only when tried again:');
+console.log(again.length === 0 ? 'None needed a second try.' : 'Needed more than one try:');
 for (const test of again) console.log(`  ${test.tries} tries  ${test.name.slice(0, 150)}`);

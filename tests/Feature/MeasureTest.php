@@ -94,6 +94,58 @@ final class MeasureTest extends TestCase
         self::assertSame(0, $this->patient->openRedFlags()->count(), 'normal for this patient');
     }
 
+    public function test_a_second_click_keeps_nothing_twice_and_a_limit_of_nothing_is_refused(): void
+    {
+        foreach (['0', '-1', '0.4'] as $nothing) {
+            $this->keep(['measure' => 'hold', 'tries' => [$nothing]])->assertJsonValidationErrors(['value' => "$nothing seconds is outside 0.5 to 120."]);
+        }
+        $this->keep(['measure' => 'pulse', 'value' => 72])->assertCreated();
+        $this->keep(['measure' => 'pulse', 'value' => 72])->assertCreated();
+        self::assertSame(1, Measurement::query()->count());
+        $this->travel(20)->seconds();
+        $this->keep(['measure' => 'pulse', 'value' => 72])->assertCreated();
+        $this->keep(['measure' => 'pulse', 'value' => 74])->assertCreated();
+        self::assertSame(3, Measurement::query()->count(), 'another value, or the same one later, is another');
+    }
+
+    public function test_values_of_a_session_are_urgent_together(): void
+    {
+        foreach ([['resting-rate', 22, ['explanation' => 'Came up the stairs.']], ['pulse', 115, []]] as [$measure, $value, $with]) {
+            $this->keep(['measure' => $measure, 'value' => $value, ...$with])->assertCreated();
+        }
+        self::assertSame(0, $this->patient->openRedFlags()->count());
+        $this->keep(['measure' => 'systolic', 'value' => 105])->assertJsonValidationErrors('sure');
+        $this->keep(['measure' => 'systolic', 'value' => 105, 'sure' => true])->assertCreated();
+        self::assertSame(1, $this->patient->openRedFlags()->count(), '2 and 2 and 1 points');
+        self::assertSame(1, $this->patient->pauses()->goingOn()->count());
+    }
+
+    public function test_a_fast_rate_is_kept_with_what_explains_it(): void
+    {
+        $this->keep(['measure' => 'resting-rate', 'value' => 22])->assertJsonValidationErrors(['explanation' => 'Resting rate of 22 breaths/min is fast at rest. What explains it?']);
+        $this->keep(['measure' => 'resting-rate', 'value' => 22, 'explanation' => 'x'])->assertJsonValidationErrors('explanation');
+        $this->keep(['measure' => 'resting-rate', 'value' => 22, 'explanation' => 'Came up the stairs.'])->assertCreated();
+        self::assertSame('Came up the stairs.', Measurement::query()->sole()->details['words'] ?? null);
+    }
+
+    public function test_a_fall_watched_in_a_hold_is_kept_and_never_urgent_by_itself(): void
+    {
+        $this->keep(['measure' => 'saturation-fall', 'from' => 97, 'lowest' => 98, 'seconds' => 10])->assertJsonValidationErrors('value');
+        $this->keep(['measure' => 'saturation-fall', 'from' => 97, 'lowest' => 90, 'seconds' => 12])->assertCreated();
+        self::assertSame([90.0, 'from 97 %, low for 12 s'], [Measurement::query()->sole()->value, Measurement::query()->sole()->details['words'] ?? null]);
+        self::assertSame(0, $this->patient->openRedFlags()->count());
+    }
+
+    public function test_peak_flow_says_when_there_is_no_personal_best(): void
+    {
+        $this->keep(['measure' => 'peak-flow', 'value' => 300])->assertCreated();
+        self::assertStringContainsString('No personal best', (string) (Measurement::query()->sole()->details['words'] ?? ''));
+        $this->keep(['measure' => 'peak-flow-best', 'value' => 500])->assertCreated();
+        $this->keep(['measure' => 'peak-flow', 'value' => 240])->assertJsonValidationErrors('sure');
+        $this->keep(['measure' => 'peak-flow', 'value' => 240, 'sure' => true])->assertCreated();
+        self::assertSame(1, $this->patient->openRedFlags()->count());
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {

@@ -171,6 +171,21 @@ final class SequencesTest extends TestCase
         $this->get("/patients/{$this->patient->id}/bench")->assertInertia(fn (AssertableInertia $page) => $page->where('patient.obstacle', null));
     }
 
+    public function test_a_screening_that_is_half_answered_at_home_when_a_question_is_added_stays_open(): void
+    {
+        $form = $this->asked('screening');
+        $keys = Screening::keysForPatients();
+        $send = fn (array $answers, bool $done) => $this->outbox('form', ['form' => $form, 'answers' => $answers, 'done' => $done, 'answered_at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')]);
+        // The device asked all questions but the one that was added meanwhile.
+        $known = array_fill_keys(array_slice($keys, 0, -1), 0);
+        $send(array_slice($known, 0, 5, true), false)->assertStored();
+        $send($known, true)->assertRefused(['answers' => 'One question is open.']);
+        $asked = $this->patient->askedForms()->sole();
+        self::assertSame([null, 5], [$asked->completed_at, $asked->answered], 'nothing half done');
+        $send([...$known, $keys[count($keys) - 1] => 0], true)->assertStored();
+        self::assertNotNull($asked->refresh()->completed_at);
+    }
+
     public function test_paper_can_carry_a_stop_and_its_symptom(): void
     {
         $lineage = (string) $this->version->items->first()?->lineage;

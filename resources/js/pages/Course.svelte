@@ -28,9 +28,9 @@
 <Room title="Course of {patient.name}">
     <PatientBar {patient} here="course" />
     {#each pauses as pause (pause.id)}
-        <section class="mt-4 grid items-start gap-8 border-l-8 border-clay bg-card px-5 py-4 md:grid-cols-[1fr_24rem]" aria-label="Paused">
+        <section class="mt-4 grid items-start gap-8 border-l-8 border-clay bg-card px-5 py-4 md:grid-cols-[1fr_24rem]" aria-labelledby="paused-{pause.id}">
             <div>
-                <h2 class="text-lg text-clay">{pause.text}</h2>
+                <h2 id="paused-{pause.id}" class="text-lg text-clay">{pause.text}</h2>
                 <p class="text-muted">Since {pause.since}. {pause.by_flag ? '' : 'It stays paused until you have looked.'}</p>
                 {#if stops?.[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
             </div>
