@@ -158,4 +158,49 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     await mobile.getByRole('heading', { name: 'Done' }).waitFor();
     if (only.length > 0) await shot(mobile, 'my-after');
 }
+// What is seen less often, and kept nowhere.
+if (only.includes('my-more')) {
+    await mobile.getByRole('button', { name: 'Keep this' }).click();
+    await mobile.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await mobile.getByRole('button', { name: '5', exact: true }).click();
+    await mobile.getByRole('button', { name: 'Start', exact: true }).click();
+    await mobile.locator('[data-cue="inhale"]').waitFor();
+    await mobile.getByRole('button', { name: 'Stop', exact: true }).click();
+    await mobile.getByRole('button', { name: 'Dizzy' }).click();
+    await mobile.getByRole('heading', { name: 'Let it pass' }).waitFor();
+    await mobile.screenshot({ path: `${folder}/my-more-recover.png` });
+    await mobile.goBack();
+    await mobile.getByRole('region', { name: 'How is it now?' }).waitFor();
+    await mobile.screenshot({ path: `${folder}/my-more-second-look.png` });
+    await mobile.getByRole('button', { name: 'It has not settled' }).click();
+    await mobile.getByRole('link', { name: /^Call/ }).waitFor();
+    await mobile.screenshot({ path: `${folder}/my-more-help.png` });
+    await mobile.getByRole('button', { name: 'Help for breathlessness' }).click();
+    await mobile.getByRole('button', { name: 'My breath is back' }).waitFor();
+    await mobile.waitForTimeout(4000);
+    await mobile.screenshot({ path: `${folder}/my-more-recovery.png` });
+    await mobile.setViewportSize({ width: 320, height: 568 });
+    await mobile.screenshot({ path: `${folder}/my-more-recovery-small.png` });
+    await mobile.setViewportSize({ width: 667, height: 375 });
+    await mobile.screenshot({ path: `${folder}/my-more-recovery-wide.png` });
+    await mobile.setViewportSize({ width: 390, height: 844 });
+    await mobile.goto('/my');
+    await mobile.getByRole('button', { name: 'Lock' }).click();
+    await mobile.getByRole('heading', { name: 'Breathless now?' }).waitFor();
+    await mobile.screenshot({ path: `${folder}/my-more-locked.png` });
+    await page.goto('/clinic');
+    await page.getByRole('heading', { name: 'People' }).waitFor();
+    await page.screenshot({ path: `${folder}/more-clinic.png`, fullPage: true });
+    await open(promised('new-finding'));
+    await page.screenshot({ path: `${folder}/more-paused.png` });
+    await open(promised('not-screened'), '/screening');
+    await page.getByRole('button', { name: /^The rest: no/ }).first().waitFor();
+    await page.getByRole('radiogroup', { name: /eye operation|eye surgery/i }).getByLabel('Yes').check();
+    await page.getByRole('radiogroup', { name: /eye operation|eye surgery/i }).scrollIntoViewIfNeeded();
+    await page.screenshot({ path: `${folder}/more-screening.png` });
+    await open(promised('lighten'));
+    await page.getByText('Enter ticks from the printed sheet').click();
+    await page.getByText('Enter ticks from the printed sheet').evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top + scrollY - 60));
+    await page.screenshot({ path: `${folder}/more-paper.png` });
+}
 await browser.close();

@@ -73,7 +73,7 @@ return [
         'about' => ':minutes min',
         'paused' => 'Paused',
         'paused-text' => [
-            'stop' => 'This exercise is paused until your practitioner has looked. You did the right thing by stopping.',
+            'stop' => 'Paused until your practitioner has looked. You did the right thing by stopping.',
             'answers' => 'Paused because your answers changed. Breathe as it comes; your practitioner looks at it with you.',
             'measured' => 'Paused because something that was measured needs a look first. Breathe as it comes.',
         ],
@@ -290,7 +290,7 @@ return [
         'look-back' => 'How is it now?',
         'settled' => 'It has settled',
         'not-settled' => 'It has not settled',
-        'look-back-of' => ':when you stopped :exercise: :symptom.',
+        'look-back-of' => 'You stopped “:exercise” on :when: :symptom.',
         'look-back-due' => 'How is it now?',
         'call' => 'Call :number',
         'recover-now' => 'Help for breathlessness',

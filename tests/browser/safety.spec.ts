@@ -81,7 +81,7 @@ test('what is asked after a stop is asked until it is answered: Back, a reload a
     expect(await stored).toBe('stored');
     await mine.goBack();
     const card = mine.getByRole('region', { name: 'How is it now?' });
-    await expect(card).toContainText('you stopped Longer breath out: feeling unreal.');
+    await expect(card).toContainText(/You stopped “Longer breath out” on \w+ \d\d:\d\d: feeling unreal\./);
     await mine.reload();
     await expect(card).toBeVisible();
     await expectNoAxeViolations(mine);

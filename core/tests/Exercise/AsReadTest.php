@@ -48,6 +48,17 @@ final class AsReadTest extends TestCase
         self::assertAsRead('timelines', $lines);
     }
 
+    /** What the player is handed. */
+    public function test_timelines_as_json(): void
+    {
+        $lines = [];
+        foreach (['extended-exhale' => ['breaths' => 2], 'alternate-nostril' => ['breaths' => 1], 'body-scan' => [], 'forward-lean' => [], 'humming' => ['breaths' => 1]] as $key => $fields) {
+            $lines[] = "== $key";
+            array_push($lines, ...explode("\n", (string) json_encode($this->item(['technique' => $key, ...$fields])->timeline(), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE)));
+        }
+        self::assertAsRead('timelines-json', $lines);
+    }
+
     public function test_ladders(): void
     {
         $lines = [];

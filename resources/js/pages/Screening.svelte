@@ -146,7 +146,7 @@
                                             <label class="flex items-center gap-2">When <Input class="w-40" size="sm" type="date" bind:value={form.happened_on[question.key]} /></label>
                                             {#if question.gas}<label class="flex items-center gap-2"><input type="checkbox" class="size-4 rounded-sm border-gray-300 text-primary-700" bind:checked={form.with_gas} />with gas</label>{/if}
                                         {/if}
-                                        <label class="flex items-center gap-2">{question.weeks ? 'Until (from that date, or type one)' : 'Until (optional)'} <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
+                                        <label class="flex items-center gap-2">{question.weeks ? 'Until, if not by that date' : 'Until (optional)'} <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
                                     </div>
                                     {@const problem = (form.errors as Record<string, string>)[`happened_on.${question.key}`] ?? (form.errors as Record<string, string>)[`ends_on.${question.key}`] ?? (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
                                     {#if problem}<p class="text-sm font-semibold text-clay">{problem}</p>{/if}

@@ -36,7 +36,7 @@
 </script>
 
 {#snippet value(it: MeasuredValue | null, unit: string)}
-    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'} <span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}{#if it.words !== null && it.method !== 'two hands' && it.method !== 'watched'}. {it.words}{/if}</span>
+    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'}&nbsp;<span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}{#if it.words !== null && it.method !== 'two hands' && it.method !== 'watched'}. {it.words}{/if}</span>
     {:else}<span class="text-muted">–</span>{/if}
 {/snippet}
 {#snippet problem(each: MeasureView)}

@@ -195,14 +195,13 @@
 <svelte:window onkeydown={key} onpagehide={() => { if (!isOver) report(); }} />
 
 <main class="player">
-    <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1><span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span></div>
+    <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
+        {#if item.recovery && helped !== 'shown'}<button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.get-help')}</button>
+        {:else}<span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span>{/if}</div>
     {#if item.recovery}
         {#if helped === 'shown'}<HelpCard {help} />
         {:else}
-            <div class="row help">
-                <p class="small">{help.emergency} {t('patient.practice.reliever')}</p>
-                <button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.get-help')}</button>
-            </div>
+            <p class="small">{help.emergency} {t('patient.practice.reliever')}</p>
             {#if helped === 'asked'}
                 <div class="row easing" role="alert">
                     <p>{t('patient.practice.not-easing')}</p>
@@ -247,7 +246,7 @@
     .player { min-height: 100dvh; padding-bottom: 0; min-width: 0; }
     .row { flex-wrap: wrap; min-width: 0; }
     .ridge { min-width: 0; }
-    .name { font-size: 1.25rem; }
+    .name { font-size: 1.25rem; flex: 1 1 8rem; }
     .name:focus { outline: none; }
     .word { font-family: var(--serif); font-size: 2rem; line-height: 1.2; min-height: 2.4em; display: flex; align-items: end; }
     .word.inhale { color: var(--reed); }
@@ -257,8 +256,7 @@
     .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
     .pace { display: flex; flex-direction: column; gap: 1rem; }
     .hint { min-height: 2.8em; }
-    .help p { flex: 1 1 9rem; }
-    .help .button { flex: 0 0 auto; }
+    .player > .row .urgent { flex: 0 0 auto; padding-block: 0.5rem; }
     .easing { flex-wrap: wrap; }
     .urgent { border-color: var(--clay); color: var(--clay); }
     /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
