@@ -41,9 +41,6 @@ final readonly class OnFile
 
     private const MOST_FORMS = 200;
 
-    /** What was enough longer ago says nothing about now. */
-    private const ENOUGH_DAYS = 90;
-
     /**
      * @param  Programme|null  $programme  that is looked at: the running one, unless another was asked for
      * @param  list<PracticeOnFile>  $practices  in order
@@ -210,7 +207,7 @@ final readonly class OnFile
      */
     private static function enough(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)->where('started_at', '>=', $now->subDays(self::ENOUGH_DAYS))
+        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))
             ->selectRaw('patient_id, programme_version_id, lineage, enough_step, tempo, row_number() over (partition by patient_id order by started_at desc, id desc) as place');
         $latest = [];
         foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', HomeCeiling::LATEST)->orderBy('place')->limit(count($ids) * HomeCeiling::LATEST)->get() as $row) {

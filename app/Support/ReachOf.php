@@ -28,13 +28,10 @@ final readonly class ReachOf
     {
     }
 
-    /** What was enough longer ago says nothing about now. */
-    private const ENOUGH_DAYS = 90;
-
     /** Of one patient of whom everything else is known: asked at every key press on the Bench. */
     public static function reach(Patient $patient, PatientFacts $facts, CarbonImmutable $now): Reach
     {
-        $enough = Practice::query()->toBase()->where('patient_id', $patient->id)->where('started_at', '>=', $now->subDays(self::ENOUGH_DAYS))->whereNotNull('enough_step')
+        $enough = Practice::query()->toBase()->where('patient_id', $patient->id)->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))->whereNotNull('enough_step')
             ->orderByDesc('started_at')->limit(HomeCeiling::LATEST)->get(['programme_version_id', 'lineage', 'enough_step', 'tempo'])->all();
 
         return new Reach($facts->limits, HomeCeiling::with($facts->ceiling, $enough === [] ? [] : self::home($patient->activeProgramme, array_values($enough))));

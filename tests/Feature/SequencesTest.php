@@ -295,6 +295,27 @@ final class SequencesTest extends TestCase
         self::assertSame(['answers', $this->practitioner->clinic->crisis_number], [$today['items'][0]['paused'], $today['crisis']]);
     }
 
+    public function test_what_was_enough_at_home_holds_the_ladder_back_and_never_lifts_it(): void
+    {
+        $even = ['technique' => 'even', 'ratio' => '4:4', 'position' => 'seated', 'breaths' => 3, 'parameters' => ['steps' => 3]];
+        $this->version = $this->issue($even, basedOn: 1, reason: 'Growing.')->load('items');
+        app(StoreMeasurement::class)($this->patient, $this->practitioner, ['measure' => 'ceiling', 'counts' => 8, 'count_length' => 1, 'position' => 'seated']);
+        $longest = function () use ($even): float {
+            $rungs = $this->actingAs($this->practitioner, 'practitioner')->postJson("/patients/{$this->patient->id}/bench/answer", ['items' => [$even]])->assertOk()->json('items.0.ladder.rungs');
+            $this->fromDevice($this->credential);
+
+            return (float) max(array_map(fn (array $rung) => (float) ($rung['cycle_s'] ?? 0), $rungs));
+        };
+        $before = $longest();
+        self::assertGreaterThan(8.0, $before, 'the measured ceiling leaves room');
+        $this->travelTo('2026-11-03 08:00:00');
+        foreach (['08', '12', '20'] as $hour) {
+            $this->travelTo("2026-11-03 $hour:30:00");
+            $this->outbox('practice', $this->practiceLog($this->version, ['breaths_done' => 3, 'seconds_done' => 24, 'enough_step' => 1]))->assertStored();
+        }
+        self::assertLessThan($before, $longest(), 'enough in the first length is enough');
+    }
+
     public function test_closing_does_not_end_what_a_red_flag_paused(): void
     {
         $this->screen(['red.chest-pain']);

@@ -15,6 +15,9 @@ final class HomeCeiling
     /** So many of the latest practices in which the patient said that it is long enough are looked at. */
     public const LATEST = 3;
 
+    /** What was enough more than so many days ago says nothing about now. */
+    public const DAYS = 90;
+
     /**
      * @param  float|null  $measured  s; null where it was never measured
      * @param  list<float>  $enough  seconds of the inhale that was enough at home, latest first
