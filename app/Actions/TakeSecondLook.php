@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Patient;
-use App\Models\Practice;
+use App\Models\SecondLook;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -28,8 +28,12 @@ final class TakeSecondLook
             $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
             $practice = $patient->practices()->where('uuid', $uuid)->first()
                 ?? throw ValidationException::withMessages(['uuid' => (string) __('patient.log.no-practice')]);
-            if ($settled || $practice->stop_class?->isSymptom() !== true || $patient->pauses()->where('rule', PauseRules::GET_HELP)->where('practice_id', $practice->id)->exists()) {
+            if ($practice->stop_class?->isSymptom() !== true) {
                 return false;
+            }
+            $look = SecondLook::query()->firstOrCreate(['practice_id' => $practice->id], ['settled' => $settled, 'looked_at' => $at, 'received_at' => now()]);
+            if ($settled || $patient->pauses()->where('rule', PauseRules::GET_HELP)->where('practice_id', $practice->id)->exists()) {
+                return $look->wasRecentlyCreated;
             }
             $patient->pauses()->create(['lineage' => null, 'rule' => PauseRules::GET_HELP, 'practice_id' => $practice->id, 'from_at' => $practice->ended_at->min($at), 'cause' => 'had not settled at the second look']);
 

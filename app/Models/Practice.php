@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Safety\StopClass;
@@ -59,6 +60,12 @@ final class Practice extends Row
     }
 
     /** The practice as the core counts it. */
+    /** @return HasOne<SecondLook, $this> how it was some minutes after a stop */
+    public function secondLook(): HasOne
+    {
+        return $this->hasOne(SecondLook::class);
+    }
+
     public function record(): PracticeRecord
     {
         $counted = $this->breaths_prescribed > 0;

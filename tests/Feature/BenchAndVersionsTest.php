@@ -171,12 +171,14 @@ final class BenchAndVersionsTest extends TestCase
         $this->order(['finding_reasons' => [['HOLD-LONG' => 'A good reason.']]], ['ratio' => '4:12:6']);
         $version = ProgrammeVersion::query()->with('items')->sole();
         [, $credential] = $this->device();
-        $this->fromDevice($credential)->outbox('practice', $this->practiceLog($version))->assertStored();
+        $log = $this->practiceLog($version, ['breaths_done' => 3, 'stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']);
+        $this->fromDevice($credential)->outbox('practice', $log)->assertStored();
+        $this->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => true, 'at' => $log['ended_at']])->assertStored();
 
         $columns = [
             'programme_versions' => 'review_on = "2030-01-01"', 'programme_items' => 'fields = "{}"', 'finding_reasons' => 'reason = "x"',
             'screenings' => 'remark = "x"', 'screening_answers' => 'answer = 0', 'red_flag_actions' => 'action = "x"', 'raised_red_flags' => 'flag = "x"',
-            'consents' => 'kind = "withdrawn"', 'practices' => 'effort = 0',
+            'consents' => 'kind = "withdrawn"', 'practices' => 'effort = 0', 'second_looks' => 'settled = 0',
         ];
         foreach ($columns as $table => $change) {
             self::assertGreaterThan(0, DB::table($table)->count(), $table);

@@ -244,7 +244,9 @@ final class SequencesTest extends TestCase
     {
         $log = $this->practiceLog($this->version, ['breaths_done' => 4, 'stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness']);
         $this->outbox('practice', $log)->assertStored();
-        $this->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => true, 'at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')]);
+        $this->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => true, 'at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')])->assertStored();
+        self::assertSame('dizziness, settled', $this->course()['stops'][0]['symptom'], 'the practitioner reads it');
+        $this->fromDevice($this->credential);
         self::assertSame([0, 'made-me-stop'], [Pause::query()->count(), Practice::query()->sole()->stop_class?->value]);
         $other = $this->device($this->otherPatient())[1];
         $this->fromDevice($other)->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => false, 'at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')])->assertRefused('uuid');

@@ -77,7 +77,7 @@ final class Details
     private function told(): array
     {
         return $this->told ??= Practice::query()->whereKey(array_map(fn (PracticeOnFile $practice) => $practice->id, [...$this->latest(), ...$this->stopped()]))
-            ->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
+            ->with('secondLook')->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
     }
 
     /** @return list<array{name: string, effect: string}> what each exercise did for the rated symptom, of those that were rated */

@@ -29,7 +29,11 @@ final class PracticeLines
             'on' => $this->time($practice->started_at),
             'exercise' => $this->nameOf($practice->lineage),
             'class' => $practice->stop_class?->value,
-            'symptom' => $practice->stop_symptom?->label() ?? 'no symptom',
+            'symptom' => ($practice->stop_symptom?->label() ?? 'no symptom').match ($practice->secondLook?->settled) {
+                true => ', settled',
+                false => ', had not settled',
+                null => '',
+            },
             'got' => self::got($practice),
             'remark' => $practice->remark,
         ];
