@@ -28,6 +28,8 @@ final class BriefTest extends TestCase
         self::assertSame(0.4375, $evidence->adherence());
         self::assertSame(['44 %', '4', '3', '1 of 2', '5.5 to 5', '1'], array_column($evidence->lines(), 'number'));
         self::assertStringContainsString('no worse after 1 of 2', $evidence->lines()[4]['text']);
+        self::assertSame('practised: 3.3 of 8 due.', (new Evidence([], 8, 3.26))->linesWithoutStops('since then')[0]['text']);
+        self::assertSame('practice since then.', (new Evidence([new RatedPractice(6, 4, 2, 'yes')], 8, 1))->linesWithoutStops('since then')[1]['text']);
     }
 
     public function test_nothing_said_claims_nothing(): void

@@ -97,6 +97,8 @@ final class VoiceClipTest extends TestCase
         yield 'nothing' => [''];
         yield 'text' => [str_repeat('not a recording ', 10)];
         yield 'eight bits' => ['RIFF'.pack('V', 40).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 8000, 1, 8).'data'.pack('V', 4).'abcd'];
+        yield 'a format that is cut off' => ['RIFF'.pack('V', 40).'WAVEfmt '.pack('VvvVVv', 14, 1, 1, 8000, 16000, 2).'data'.pack('V', 8).'abcdefgh'];
+        yield 'a format of fifteen bytes' => ['RIFF'.pack('V', 40).'WAVEfmt '.pack('VvvVVv', 15, 1, 1, 8000, 16000, 2)."\x10\0".'data'.pack('V', 8).'abcdefgh'];
         yield 'no data' => ['RIFF'.pack('V', 40).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 16000, 2, 16).'LIST'.pack('V', 4).'abcd'];
     }
 
