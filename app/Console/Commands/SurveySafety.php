@@ -47,8 +47,10 @@ final class SurveySafety extends Command
     /** @return array{list<string>, list<array<int, string>|TableSeparator>} */
     private function share(): array
     {
-        return [['School', 'Sensible prescriptions with a caution or more', 'At most'], array_map(fn (School $school) => [
-            $school->label(), sprintf('%.1f %%', 100 * Survey::alarmShare($school)), sprintf('%.0f %%', 100 * Survey::MOST_ALARMS),
+        $percent = fn (float $share): string => sprintf('%.1f %%', 100 * $share);
+
+        return [['Of sensible prescriptions', 'a caution or more', 'at most', 'a note or more', 'at least'], array_map(fn (School $school) => [
+            $school->label(), $percent(Survey::share($school)), $percent(Survey::MOST_ALARMS), $percent(Survey::share($school, Level::Note)), $percent(Survey::LEAST_SAID),
         ], School::cases())];
     }
 

@@ -27,14 +27,21 @@ final class Survey
     /** Greatest share of sensible prescriptions that may carry a caution or more. */
     public const MOST_ALARMS = 0.22;
 
-    /** @return float 0–1: of sensible prescriptions, those with a caution or more */
-    public static function alarmShare(School $school): float
+    /** Least share of them of which something is said at all, a note or more: rules that are always silent help nobody. */
+    public const LEAST_SAID = 0.08;
+
+    /**
+     * @param  Level  $from  the least that is counted
+     * @return float 0–1: of sensible prescriptions, those of which that or more is said
+     */
+    public static function share(School $school, Level $from = Level::Caution): float
     {
         $techniques = array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isRecovery);
         $alarms = 0.0;
         foreach ($techniques as $technique) {
-            $withFlag = count(array_filter(self::COMMON, fn (Flag $flag) => self::level($technique, $school, new PatientFacts([$flag], age: self::AGE, mmrc: 1))?->rank() >= Level::Caution->rank()));
-            $alarms += (self::level($technique, $school, new PatientFacts(age: self::AGE))?->rank() >= Level::Caution->rank() ? 0.5 : 0.0) + 0.5 * $withFlag / count(self::COMMON);
+            $says = fn (PatientFacts $patient): bool => (self::level($technique, $school, $patient)?->rank() ?? -1) >= $from->rank();
+            $withFlag = count(array_filter(self::COMMON, fn (Flag $flag) => $says(new PatientFacts([$flag], age: self::AGE, mmrc: 1))));
+            $alarms += ($says(new PatientFacts(age: self::AGE)) ? 0.5 : 0.0) + 0.5 * $withFlag / count(self::COMMON);
         }
 
         return $alarms / count($techniques);

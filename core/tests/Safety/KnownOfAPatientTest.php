@@ -210,8 +210,9 @@ final class KnownOfAPatientTest extends TestCase
     public function test_sensible_prescriptions_do_not_alarm_too_often(): void
     {
         foreach (School::cases() as $school) {
-            $share = Survey::alarmShare($school);
+            $share = Survey::share($school);
             self::assertGreaterThan(0.0, $share, 'the rules are not silent');
+            self::assertGreaterThanOrEqual(Survey::LEAST_SAID, Survey::share($school, Level::Note), $school->value);
             self::assertLessThanOrEqual(Survey::MOST_ALARMS, $share, $school->value);
         }
         self::assertSame(['', 'late-pregnancy', 'under-16', 'under-12'], array_values(array_diff(array_keys(Survey::people()), array_map(fn (Flag $flag) => $flag->value, Flag::asked()))));

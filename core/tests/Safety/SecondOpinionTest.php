@@ -89,8 +89,8 @@ final class SecondOpinionTest extends TestCase
     public function test_alarms_of_sensible_prescriptions_stay_rare_in_every_school(): void
     {
         foreach (School::cases() as $school) {
-            self::assertLessThanOrEqual(Survey::MOST_ALARMS, Survey::alarmShare($school), $school->value);
-            self::assertGreaterThan(0.0, Survey::alarmShare($school));
+            self::assertLessThanOrEqual(Survey::MOST_ALARMS, Survey::share($school), $school->value);
+            self::assertGreaterThan(0.0, Survey::share($school));
         }
         self::assertCount(count(Flag::asked()) + 4, Survey::people());
         self::assertSame(Level::NeedsReason, Survey::level(Catalogue::get('rounds-retention'), School::GentleControl, Survey::people()['asthma']));
