@@ -43,6 +43,9 @@ final class ProgrammeDocumentTest extends TestCase
         self::assertSame(['format', 'version', 'school', 'weeks', 'rated_symptom', 'goal', 'items'], array_keys((array) $written));
         self::assertArrayNotHasKey('school', $written['items'][0]);
         self::assertArrayNotHasKey('lineage', $written['items'][0]);
+        self::assertArrayNotHasKey('parameters', $written['items'][0], 'none are left out');
+        [$bare] = ProgrammeDocument::read((string) json_encode(['items' => [['kind' => 'exercise', 'technique' => 'square', 'props' => []]]] + self::GOOD));
+        self::assertSame([], json_decode((string) $bare?->toJson(), true)['items'][0]['props'] ?? null, 'nothing that supports the body is something that is said');
     }
 
     public function test_what_is_wrong_is_named_by_its_path_and_nothing_is_taken(): void

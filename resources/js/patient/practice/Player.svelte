@@ -224,7 +224,6 @@
     </div>
     <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}</p>
     <div class="foot stack">
-        {#if item.recovery}<button type="button" class="button" onclick={breathBack}>{t('patient.practice.breath-back')}</button>{/if}
         {#if canBeEnough}<button type="button" class="button second" onclick={enough}>{t('patient.practice.enough')}</button>{/if}
         {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space">{t('patient.practice.tap')}</button>{/if}
         <div class="row">
@@ -239,7 +238,10 @@
             </div>
         {/if}
     </div>
-    <div class="always"><button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button></div>
+    <div class="always">
+        {#if item.recovery}<button type="button" class="button back" onclick={breathBack}>{t('patient.practice.breath-back')}</button>{/if}
+        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button>
+    </div>
 </main>
 
 <style>
@@ -260,7 +262,8 @@
     .easing { flex-wrap: wrap; }
     .urgent { border-color: var(--clay); color: var(--clay); }
     /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
-    .always { position: sticky; bottom: 0; z-index: 2; background: var(--paper); margin-inline: -1.25rem; padding: 0.5rem 1.25rem 1rem; }
+    .always { position: sticky; bottom: 0; z-index: 2; background: var(--paper); margin-inline: -1.25rem; padding: 0.5rem 1.25rem 1rem; display: flex; flex-wrap: wrap; gap: 0.5rem; }
+    .always .back { flex: 1 1 100%; }
     @media (max-height: 600px) {
         .player { gap: 0.5rem; padding-top: 0.5rem; }
         .pace { gap: 0.25rem; }
@@ -269,7 +272,8 @@
         .number.long { font-size: min(3.5rem, 14vh); }
         .hint { min-height: 0; }
         .always { padding-block: 0.35rem; }
-        .always .stop { min-height: 3rem; padding-block: 0.4rem; }
+        /* Side by side: both are in view, and the breath too. */
+        .always .back, .always .stop { flex: 1 1 6rem; width: auto; min-height: 3rem; padding: 0.4rem; }
     }
     @media (max-height: 600px) and (min-aspect-ratio: 3 / 2) {
         .pace { display: grid; grid-template: auto auto / 1fr 1fr; align-items: center; }
