@@ -74,6 +74,8 @@ final class BriefTest extends TestCase
             'Anything new in health or medicines in the 28 days since the screening?',
         ], $worse->questions);
         self::assertSame([], Brief::of(new BriefFacts(daysSinceLast: 7, screeningDays: 7))->questions);
+        $asked = fn (float $credit): bool => in_array('Would fewer practices, another time of day or the short version fit better?', Brief::of(new BriefFacts(daysSinceLast: 7, evidence: new Evidence([new RatedPractice(5, 4, 3, 'yes')], 10, $credit), screeningDays: 7))->questions, true);
+        self::assertSame([true, false, false], array_map($asked, [4.9, 5.0, 7.0]), 'half is not too little');
     }
 
     public function test_the_note_is_filled_from_what_there_is(): void
