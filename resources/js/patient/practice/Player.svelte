@@ -258,7 +258,8 @@
     .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
     .pace { display: flex; flex-direction: column; gap: 1rem; }
     .hint { min-height: 2.8em; }
-    .player > .row .urgent { flex: 0 0 auto; padding-block: 0.5rem; }
+    .player > .row:not(.easing) .urgent { flex: 0 1 auto; padding-block: 0.5rem; }
+    .row .button { max-width: 100%; }
     .easing { flex-wrap: wrap; }
     .urgent { border-color: var(--clay); color: var(--clay); }
     /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
