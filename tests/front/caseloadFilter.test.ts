@@ -13,6 +13,7 @@ describe('the caseload’s filter', () => {
         expect(names({ search: 'korhon' })).toEqual(['Edda Korhönen']);
         expect(names({ search: 'fen' })).toEqual(['Bram Fenwick', 'Anne-Marie Fenn']);
         expect(names({ search: 'marie fenn' })).toEqual(['Anne-Marie Fenn']);
+        expect(names({ search: 'anne-marie' })).toEqual(['Anne-Marie Fenn']);
         expect(names({ search: '4:0:6' })).toEqual(['Edda Korhönen']);
         expect(names({ search: 'enwick' })).toEqual([]);
     });

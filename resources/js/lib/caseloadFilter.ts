@@ -8,7 +8,7 @@ const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu,
 
 /** The patients of a filter, in their order. Every word that was typed has to begin a word of the name or stand in what is prescribed. */
 export function filtered(lines: CaseloadLine[], { search, whose, reason, flag }: Filter, me: number): CaseloadLine[] {
-    const words = plain(search).split(/\s+/).filter(Boolean);
+    const words = plain(search).split(/[\s-]+/).filter(Boolean);
     return lines.filter((line) => {
         const names = plain(line.name).split(/[\s-]+/);
         const prescribed = plain(line.prescribed ?? '');
