@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Guard\OurHosts;
+use App\Guard\Problems;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartSession;
-use App\Support\OurHosts;
-use App\Support\Problems;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\AskedForms;
 use App\Models\AskedForm;
-use App\Support\AskedForms;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Safety\RedFlag;
+use IvoryPace\Health\RedFlag;
 
 /** Keeps answers as they come. A red flag answered at home is open from that moment, complete or not. */
 final class AnswerForm

@@ -4,28 +4,29 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\EvidenceOf;
+use App\Facts\OnFile;
+use App\Facts\PatientFactsOf;
+use App\Facts\ProposalOf;
+use App\Facts\ReachOf;
 use App\Models\FindingReason;
 use App\Models\MadeDecision;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
-use App\Support\EvidenceOf;
-use App\Support\OnFile;
-use App\Support\PatientFactsOf;
-use App\Support\ProposalOf;
-use App\Support\ReachOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
+use IvoryPace\Programme\VersionOrder;
+use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalKind;
-use IvoryPace\Progress\Proposal\Step;
+use IvoryPace\Progress\Proposal\StepTaken;
 use IvoryPace\Safety\PatientFacts;
-use IvoryPace\Session\Decision;
 
 /**
  * A practitioner accepts a proposal for an exercise, which issues a version with the exercise on its other rung, or
@@ -43,8 +44,8 @@ final class AnswerProposal
     public static function changed(ProgrammeItem $row, ProposalKind $kind, Patient $patient, Reach $reach, PatientFacts $facts): ?Item
     {
         return match ($kind) {
-            ProposalKind::StepUp => Step::up($row->item(), $reach),
-            ProposalKind::StepBack => Step::back($row->item(), self::earlier($row, $patient), $facts),
+            ProposalKind::StepUp => StepTaken::up($row->item(), $reach),
+            ProposalKind::StepBack => StepTaken::back($row->item(), self::earlier($row, $patient), $facts),
             default => null,
         };
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\AskedForms;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\AskedForms;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 

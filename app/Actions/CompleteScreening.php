@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\ScreeningReady;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Screening;
-use App\Support\ScreeningReady;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Assessment\Screening as Questions;
-use IvoryPace\Safety\Flag;
-use IvoryPace\Safety\RedFlag;
+use IvoryPace\Assessment\ScreeningQuestions as Questions;
+use IvoryPace\Health\Flag;
+use IvoryPace\Health\RedFlag;
 
 /** Keeps a whole screening, dated and attributed. A screening is never changed: a new one takes its place. */
 final class CompleteScreening

@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\PaperGrid;
+use App\Facts\PracticeOnFile;
 use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeItem;
-use App\Support\PaperGrid;
-use App\Support\PracticeOnFile;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\SlotCredit;
-use IvoryPace\Safety\StopSymptom;
 use stdClass;
 
 /**

@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\RecordOf;
+use App\Pages\Record\RecordOf;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\EvidenceOf;
+use App\Facts\OnFile;
+use App\Facts\PatientFactsOf;
+use App\Facts\ProposalOf;
 use App\Models\MadeDecision;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
-use App\Support\EvidenceOf;
-use App\Support\OnFile;
-use App\Support\PatientFactsOf;
-use App\Support\ProposalOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Programme\VersionOrder;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\WhatWasDone;
 

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\PatientFactsOf;
+use App\Facts\Safeguards;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
-use App\Support\PatientFactsOf;
-use App\Support\Safeguards;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Programme\Goal;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
 use IvoryPace\Programme\ProgrammeDates;
 use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Programme\VersionOrder;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;

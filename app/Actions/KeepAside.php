@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Device\Outbox\Sent;
 use App\Models\Device;
 use App\Models\KeptAside;
-use App\Outbox\Sent;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use IvoryPace\Safety\StopClass;
+use IvoryPace\Health\StopClass;
 
 /**
  * What a signed-out device still sends is kept for a practitioner to look at. The later word of a form or a diary day takes

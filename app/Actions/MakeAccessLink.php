@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Guard\AccessCode;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\AccessCode;
 use Illuminate\Support\Facades\DB;
 
 /** Makes a one-time link and code for a patient's device; earlier unused ones end. */

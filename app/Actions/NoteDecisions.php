@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\EvidenceOf;
+use App\Facts\OnFile;
+use App\Facts\ProposalOf;
 use App\Models\CareSession;
 use App\Models\MadeDecision;
 use App\Models\Patient;
-use App\Support\EvidenceOf;
-use App\Support\OnFile;
-use App\Support\ProposalOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use IvoryPace\Session\Decision;
+use IvoryPace\Progress\Proposal\Decision;
 
 /** Puts each decision of a session beside what is proposed at that moment; taken back, it is gone. */
 final class NoteDecisions

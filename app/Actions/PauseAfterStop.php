@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\SameExercise;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
-use App\Support\SameExercise;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Safety\EndedPractice;

@@ -8,10 +8,10 @@ use App\Models\Device;
 use App\Models\PutOffPractice;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Windows;
 
 /** A patient says that a practice is not for today. The last word about it counts. */

@@ -7,8 +7,8 @@ namespace App\Actions;
 use App\Models\Patient;
 use App\Models\RaisedRedFlag;
 use Carbon\CarbonImmutable;
+use IvoryPace\Health\RedFlag;
 use IvoryPace\Safety\PauseRules;
-use IvoryPace\Safety\RedFlag;
 
 /**
  * Opens a red flag, unless the same one is open already. From the moment it was answered or measured, every exercise but

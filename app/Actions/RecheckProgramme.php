@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\PatientFactsOf;
 use App\Models\FindingReason;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
-use App\Support\PatientFactsOf;
 use Carbon\CarbonImmutable;
+use IvoryPace\Health\Flag;
 use IvoryPace\Safety\Cause;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Likeness;
 use IvoryPace\Safety\PatientFacts;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Guard\DeviceGuard;
 use App\Models\AccessLink;
 use App\Models\Device;
-use App\Support\DeviceGuard;
 use Illuminate\Support\Facades\DB;
 
 /** Uses up an access link: the device gets a credential of its own. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Device\Outbox\Kinds;
+use App\Device\Outbox\Sent;
 use App\Models\KeptAside;
 use App\Models\Practitioner;
-use App\Outbox\Kinds;
-use App\Outbox\Sent;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Facts\PatientFactsOf;
+use App\Facts\TakenTogether;
 use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\PatientFactsOf;
-use App\Support\TakenTogether;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Assessment\Taken;
 use IvoryPace\Assessment\Taking;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Fields;
@@ -77,7 +78,7 @@ final class StoreMeasurement
     /** @throws ValidationException with what has to be said before it is kept */
     private function ask(Measure $measure, float $value, UrgentValues $urgent, string $explanation, bool $isSure): void
     {
-        $shown = "{$measure->label()} of ".Numbers::print(round($value, 1))." {$measure->unit()}";
+        $shown = "{$measure->label()} of ".Numbers::print($value, 1)." {$measure->unit()}";
         $ask = match (true) {
             $urgent->redFlags !== [] => self::redFlagQuestion($shown, $urgent),
             $urgent->advice !== [] => "$shown: {$urgent->advice[0][0]->label()}. Kept, nothing is issued until you record what was arranged. Sure?",

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Device\Outbox\Sent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
-use App\Outbox\Sent;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Device\ConsentText;
 use App\Models\Consent;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\ConsentText;
 use Illuminate\Support\Facades\DB;
 
 /** A patient no longer agrees: recorded for every device, and from then on none of them is listened to. */

@@ -9,9 +9,9 @@ use App\Models\Device;
 use App\Models\DiaryEntry;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DiaryDay;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Windows;
 
 /** Keeps what a patient writes about a day; writing again on it replaces it, while the day may still be written. */

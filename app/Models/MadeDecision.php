@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\ProposalKind;
-use IvoryPace\Session\Decision;
 
 /**
  * What was decided for an exercise in a session, beside what had been proposed. The last word of the session counts.

@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use IvoryPace\Practice\PatientClock;
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
 
 /**
  * @property string $id

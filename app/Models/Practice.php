@@ -7,10 +7,10 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use IvoryPace\Health\StopClass;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
-use IvoryPace\Safety\StopClass;
-use IvoryPace\Safety\StopSymptom;
 
 /**
  * @property int $id

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Programme\History;
 use IvoryPace\Programme\Outcome;
 use IvoryPace\Safety\Likeness;

@@ -8,8 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Exercise\School;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\Version;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Practice\NotToday;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PutOff;
 use IvoryPace\Programme\Anchor;
 

@@ -7,7 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use IvoryPace\Safety\RedFlag;
+use IvoryPace\Health\RedFlag;
 
 /**
  * Something to refer first. It stays open until an action is recorded, whatever a later screening says.

@@ -6,9 +6,9 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use IvoryPace\Practice\PatientDay;
-use IvoryPace\Safety\Flag;
-use IvoryPace\Safety\RedFlag;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Health\Flag;
+use IvoryPace\Health\RedFlag;
 
 /**
  * @property int $id

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Guard\DeviceGuard;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
 use App\Models\Practitioner;
 use App\Models\Role;
 use App\Policies\OwnWorkPolicy;
-use App\Support\DeviceGuard;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Database\Eloquent\Model;

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 // Times the core: what a key press on the Bench costs before any request is counted.
 
+use IvoryPace\Calendar\ClockTime;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Health\Flag;
 use IvoryPace\Practice\Adherence;
-use IvoryPace\Practice\PatientClock;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\AnchorSlot;
-use IvoryPace\Programme\ClockTime;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\History;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Version;
-use IvoryPace\Programme\Weekday;
 use IvoryPace\Programme\WeekPlan;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
 

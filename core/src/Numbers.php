@@ -27,10 +27,11 @@ final class Numbers
         return (float) $text;
     }
 
-    /** As people read them: at most two decimals and no needless ones: 7, 7.5, 0.71. */
-    public static function print(float $value): string
+    /** As people read them: at most two decimals, or fewer, and no needless ones: 7, 7.5, 0.71. */
+    public static function print(float $value, int $decimals = 2): string
     {
-        $text = rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
+        $text = number_format($value, min(2, $decimals), '.', '');
+        $text = str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
 
         return $text === '-0' ? '0' : $text;
     }
@@ -44,7 +45,7 @@ final class Numbers
     /** A change, with its sign; 0 has none. */
     public static function signed(float $change, int $decimals = 2): string
     {
-        $size = self::print(round(abs($change), $decimals));
+        $size = self::print(abs($change), $decimals);
 
         return $size === '0' ? '0' : ($change < 0 ? '−' : '+').$size;
     }

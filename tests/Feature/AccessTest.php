@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\MakeAccessLink;
+use App\Guard\AccessCode;
+use App\Guard\DeviceGuard;
+use App\Guard\ScreenLock;
 use App\Models\AccessLink;
 use App\Models\Consent;
 use App\Models\Device;
-use App\Support\AccessCode;
-use App\Support\DeviceGuard;
-use App\Support\ScreenLock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\IssueVersion;
-use App\Actions\VersionOrder;
+use App\Facts\CaseloadLines;
 use App\Models\Appointment;
 use App\Models\MadeDecision;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
-use App\Support\Caseload;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use IvoryPace\Programme\VersionOrder;
 use Tests\TestCase;
 
 /** A proposal is accepted in one step, changed or declined; a programme is closed; the next appointment is set. */
@@ -187,7 +187,7 @@ final class AnswerProposalTest extends TestCase
 
     private function reason(): mixed
     {
-        return Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0]['reason'];
+        return CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now())[0]['reason'];
     }
 
     private function latest(): ProgrammeVersion

@@ -9,13 +9,13 @@ use App\Actions\CloseProgramme;
 use App\Actions\EndPause;
 use App\Actions\MakeAccessLink;
 use App\Actions\WriteDiary;
+use App\Facts\CaseloadLineOf;
+use App\Facts\CaseloadLines;
+use App\Facts\OnFile;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Pause;
-use App\Support\Caseload;
-use App\Support\CaseloadLineOf;
-use App\Support\OnFile;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
@@ -103,7 +103,7 @@ final class CaseloadTest extends TestCase
         $this->queries();
         DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
 
-        self::assertArrayHasKey('name', Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0]);
+        self::assertArrayHasKey('name', CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now())[0]);
     }
 
     public function test_nobody_waits_for_many_lines_whose_time_has_just_turned_but_for_what_was_written(): void
@@ -114,7 +114,7 @@ final class CaseloadTest extends TestCase
         self::assertSame(0, $ranOut());
         $this->travelTo('2026-11-02 04:01:00');
         $this->screen(['red.chest-pain']);
-        $lines = Caseload::of($this->practitioner->clinic, CarbonImmutable::now());
+        $lines = CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now());
         self::assertSame(['red-flag', 55, 4], [$lines[0]['reason'], count($lines), $ranOut()]);
         // Where no scheduler comes, whoever opens it waits after all.
         DB::table('caseload_lines')->update(['holds_until' => '2026-11-02 04:00:00']);
@@ -128,8 +128,8 @@ final class CaseloadTest extends TestCase
         $this->patients(2);
         $mine = $this->practitioner;
         $this->clinicWithPatient();
-        self::assertCount(1, Caseload::of($this->practitioner->clinic, CarbonImmutable::now()));
-        self::assertCount(3, Caseload::of($mine->clinic, CarbonImmutable::now()));
+        self::assertCount(1, CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now()));
+        self::assertCount(3, CaseloadLines::of($mine->clinic, CarbonImmutable::now()));
     }
 
     /** @return array<string, callable(): mixed> */
@@ -175,7 +175,7 @@ final class CaseloadTest extends TestCase
     private function expectKept(string $when): array
     {
         $now = CarbonImmutable::now();
-        $kept = Caseload::of($this->practitioner->clinic->refresh(), $now);
+        $kept = CaseloadLines::of($this->practitioner->clinic->refresh(), $now);
         $files = OnFile::many(Patient::query()->where('clinic_id', $this->practitioner->clinic_id)->get(), $now);
         $anew = array_map(fn (OnFile $file) => CaseloadLineOf::on($file), $files);
         uasort($anew, fn (array $a, array $b) => [$a['urgency'], $a['line']['name'], $a['line']['id']] <=> [$b['urgency'], $b['line']['name'], $b['line']['id']]);
@@ -198,7 +198,7 @@ final class CaseloadTest extends TestCase
         $clinic = $this->practitioner->clinic;
         DB::flushQueryLog();
         DB::enableQueryLog();
-        Caseload::of($clinic, CarbonImmutable::now());
+        CaseloadLines::of($clinic, CarbonImmutable::now());
 
         return count(DB::getQueryLog());
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\Practitioner;
 use App\Models\Role;
-use App\Support\Caseload;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
@@ -74,7 +74,7 @@ final class ClinicOutcomesTest extends TestCase
         self::assertSame(0, Artisan::call('demo:scale', ['--patients' => 2, '--days' => 9]));
         self::assertSame([2, 2], [Patient::query()->count(), DB::table('caseload_lines')->whereNotNull('line')->count()]);
         self::assertGreaterThan(40, Practice::query()->count());
-        $lines = Caseload::of(Practitioner::query()->sole()->clinic, CarbonImmutable::now());
+        $lines = CaseloadLines::of(Practitioner::query()->sole()->clinic, CarbonImmutable::now());
         self::assertSame(['Measured Wren 0001', 'Measured Wren 0002'], collect($lines)->pluck('name')->sort()->values()->all());
         Clinic::factory()->create();
         self::assertSame(1, Artisan::call('demo:scale', ['--patients' => 1, '--days' => 9]));

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\PatientFactsOf;
 use App\Models\AskedForm;
 use App\Models\RaisedRedFlag;
 use App\Models\Screening;
-use App\Support\PatientFactsOf;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
-use IvoryPace\Assessment\Screening as Questions;
+use IvoryPace\Assessment\ScreeningQuestions as Questions;
 use Tests\TestCase;
 
 final class FormsTest extends TestCase

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\CaseloadLines;
 use App\Models\Practitioner;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
-use App\Support\Caseload;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Testing\TestResponse;
@@ -215,6 +215,6 @@ final class MaintenanceTest extends TestCase
     /** @return array<string, mixed> */
     private function line(): array
     {
-        return Caseload::of($this->practitioner->clinic, CarbonImmutable::now())[0];
+        return CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now())[0];
     }
 }

@@ -9,7 +9,7 @@ use App\Models\Screening;
 use App\Models\ScreeningAnswer;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
-use IvoryPace\Assessment\Screening as Questions;
+use IvoryPace\Assessment\ScreeningQuestions as Questions;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

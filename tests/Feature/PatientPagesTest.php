@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Actions\CloseProgramme;
 use App\Actions\IssueVersion;
-use App\Actions\VersionOrder;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\Pause;
@@ -14,6 +13,7 @@ use App\Models\ProgrammeVersion;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Programme\VersionOrder;
 use Tests\TestCase;
 
 /** What the patient's own pages show, and what is at hand before the PIN. */

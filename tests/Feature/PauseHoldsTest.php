@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Actions\CloseProgramme;
 use App\Actions\IssueVersion;
-use App\Actions\VersionOrder;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Programme\VersionOrder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

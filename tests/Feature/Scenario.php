@@ -10,21 +10,21 @@ use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
 use App\Actions\RegisterDevice;
 use App\Actions\StorePractice;
-use App\Actions\VersionOrder;
+use App\Device\ConsentText;
+use App\Device\Outbox\Sent;
+use App\Guard\DeviceGuard;
+use App\Guard\ScreenLock;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
 use App\Models\RedFlagAction;
-use App\Outbox\Sent;
-use App\Support\ConsentText;
-use App\Support\DeviceGuard;
-use App\Support\ScreenLock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
-use IvoryPace\Assessment\Screening;
+use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Programme\VersionOrder;
 use LogicException;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -44,7 +44,7 @@ trait Scenario
     /** @param  list<string>  $yes */
     protected function screen(array $yes = [], ?Patient $patient = null): void
     {
-        $answers = array_fill_keys(Screening::keys(), false);
+        $answers = array_fill_keys(ScreeningQuestions::keys(), false);
         foreach ($yes as $question) {
             $answers[$question] = true;
         }

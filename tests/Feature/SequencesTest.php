@@ -9,7 +9,6 @@ use App\Actions\AskForm;
 use App\Actions\CloseProgramme;
 use App\Actions\IssueVersion;
 use App\Actions\StoreMeasurement;
-use App\Actions\VersionOrder;
 use App\Models\KeptAside;
 use App\Models\NewFinding;
 use App\Models\Patient;
@@ -23,8 +22,9 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia;
-use IvoryPace\Assessment\Screening;
+use IvoryPace\Assessment\ScreeningQuestions;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Programme\VersionOrder;
 use IvoryPace\Safety\PauseRules;
 use Tests\TestCase;
 
@@ -105,7 +105,7 @@ final class SequencesTest extends TestCase
 
     public function test_a_pregnancy_that_reaches_twenty_weeks_and_a_flag_that_ends_are_noticed(): void
     {
-        $answers = ['flag.pregnancy' => true, 'flag.vertigo' => true] + array_fill_keys(Screening::keys(), false);
+        $answers = ['flag.pregnancy' => true, 'flag.vertigo' => true] + array_fill_keys(ScreeningQuestions::keys(), false);
         $this->actingAs($this->practitioner, 'practitioner')->post("/patients/{$this->patient->id}/screening", ['answers' => $answers, 'pregnancy_weeks' => '18', 'ends_on' => ['flag.vertigo' => '2026-11-10']])->assertSessionHasNoErrors();
         $this->issue(['technique' => 'diaphragmatic', 'position' => 'supine', 'ratio' => '', 'minutes' => 4], basedOn: 1, reason: 'Lying down.');
         $this->travelTo('2026-11-05 07:00:00');
@@ -174,7 +174,7 @@ final class SequencesTest extends TestCase
     public function test_a_screening_that_is_half_answered_at_home_when_a_question_is_added_stays_open(): void
     {
         $form = $this->asked('screening');
-        $keys = Screening::keysForPatients();
+        $keys = ScreeningQuestions::keysForPatients();
         $send = fn (array $answers, bool $done) => $this->outbox('form', ['form' => $form, 'answers' => $answers, 'done' => $done, 'answered_at' => now()->utc()->format('Y-m-d\TH:i:s.v\Z')]);
         // The device asked all questions but the one that was added meanwhile.
         $known = array_fill_keys(array_slice($keys, 0, -1), 0);
@@ -270,7 +270,7 @@ final class SequencesTest extends TestCase
     public function test_a_date_of_what_happened_ends_its_flag(): void
     {
         $this->actingAs($this->practitioner, 'practitioner');
-        $answers = ['flag.recent-chest-surgery' => true, 'flag.recent-eye-surgery' => true] + array_fill_keys(Screening::keys(), false);
+        $answers = ['flag.recent-chest-surgery' => true, 'flag.recent-eye-surgery' => true] + array_fill_keys(ScreeningQuestions::keys(), false);
         $send = fn (array $with) => $this->from('/')->post("/patients/{$this->patient->id}/screening", ['answers' => $answers, ...$with]);
         $send(['happened_on' => ['flag.recent-chest-surgery' => 'last month']])->assertSessionHasErrors('happened_on.flag.recent-chest-surgery');
         $send(['happened_on' => ['flag.recent-chest-surgery' => '2027-01-01', 'flag.recent-eye-surgery' => '2026-10-01']])->assertSessionHasErrors('happened_on.flag.recent-chest-surgery');
@@ -285,7 +285,7 @@ final class SequencesTest extends TestCase
     {
         $this->practitioner->clinic->update(['crisis_number' => null]);
         $this->actingAs($this->practitioner->refresh(), 'practitioner');
-        $this->from('/')->post("/patients/{$this->patient->id}/screening", ['answers' => array_fill_keys(Screening::keys(), false)])->assertSessionHasErrors('answers');
+        $this->from('/')->post("/patients/{$this->patient->id}/screening", ['answers' => array_fill_keys(ScreeningQuestions::keys(), false)])->assertSessionHasErrors('answers');
         $this->postJson("/patients/{$this->patient->id}/forms", ['form' => 'screening', 'on' => 'device'])->assertUnprocessable();
         $this->get("/patients/{$this->patient->id}/screening")->assertInertia(fn (AssertableInertia $page) => $page->where('crisis_number_missing', true));
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\IssueVersion;
-use App\Actions\VersionOrder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use IvoryPace\Programme\Template;
+use IvoryPace\Programme\VersionOrder;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 

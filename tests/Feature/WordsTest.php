@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Support\Words;
+use App\Language\PatientTexts;
 use IvoryPace\Breath\Timeline\Beat;
 use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Exercise\Catalogue;
@@ -17,9 +17,9 @@ use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\Shipped;
 use IvoryPace\Exercise\School;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\DraftReader;
-use IvoryPace\Safety\StopSymptom;
 use Tests\TestCase;
 
 /** Whatever the patient may be shown has words. */
@@ -27,7 +27,7 @@ final class WordsTest extends TestCase
 {
     public function test_every_technique_has_its_texts_and_every_cue_its_words(): void
     {
-        $words = Words::forPatients();
+        $words = PatientTexts::forPatients();
         foreach (Catalogue::all() as $technique) {
             $keys = ["exercise.{$technique->key}.name", $technique->hands, ...$technique->teaching->times, ...$technique->teaching->right, ...$technique->teaching->mistakes, ...$technique->teaching->feels, ...$technique->teaching->attention];
             foreach (School::cases() as $school) {
@@ -52,7 +52,7 @@ final class WordsTest extends TestCase
 
     public function test_positions_props_efforts_anchors_and_symptoms_have_words(): void
     {
-        $words = Words::forPatients();
+        $words = PatientTexts::forPatients();
         $keys = [
             ...array_map(fn (Position $position) => "position.{$position->value}", Position::cases()),
             ...array_map(fn (Prop $prop) => "prop.{$prop->value}", Prop::cases()),

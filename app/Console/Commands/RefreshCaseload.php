@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Caseload;
+use App\Facts\CaseloadLines;
 use Illuminate\Console\Command;
 
 /** Computes the lines of the caseload that have run out, so that nobody who opens it has to wait for that. */
@@ -16,7 +16,7 @@ final class RefreshCaseload extends Command
 
     public function handle(): int
     {
-        $this->line(Caseload::refresh(now()).' lines computed.');
+        $this->line(CaseloadLines::refresh(now()).' lines computed.');
 
         return self::SUCCESS;
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Facts\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Practitioner;
 use App\Models\Role;
-use App\Support\Caseload;
 use Database\Seeders\Demo\Crowd;
 use Illuminate\Console\Command;
 
@@ -41,7 +41,7 @@ final class ScaleDemo extends Command
         }
         $lead = Practitioner::query()->where('email', self::EMAIL)->first() ?? $this->lead();
         $practices = (new Crowd($lead, $days))->seed($patients);
-        $lines = Caseload::refresh(now());
+        $lines = CaseloadLines::refresh(now());
         $this->line("$patients patients, $practices practices; $lines lines of the caseload computed.");
 
         return self::SUCCESS;

@@ -6,10 +6,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\AnswerForm;
 use App\Actions\AskForm;
+use App\Facts\AskedForms;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\AskedForms;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

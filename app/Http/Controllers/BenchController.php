@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\PatientFactsOf;
+use App\Facts\ReachOf;
 use App\Models\Patient;
-use App\Support\BenchAnswer;
-use App\Support\BenchPage;
-use App\Support\PatientFactsOf;
-use App\Support\ReachOf;
+use App\Pages\Bench\BenchAnswer;
+use App\Pages\Bench\BenchPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;

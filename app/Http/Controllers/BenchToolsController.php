@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Catalogue\Figures;
+use App\Catalogue\RoomPlay;
+use App\Language\PatientChanges;
 use App\Models\Patient;
-use App\Support\Figures;
-use App\Support\PatientChanges;
-use App\Support\RoomPlay;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\AppointmentsOf;
+use App\Facts\CaseloadLines;
 use App\Models\Practitioner;
-use App\Support\AppointmentsOf;
-use App\Support\Caseload;
 use Illuminate\Container\Attributes\CurrentUser;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -19,7 +19,7 @@ final class CaseloadController
     {
         return Inertia::render('Caseload', [
             // As objects: Inertia searches arrays through and through for closures, and these are finished.
-            'lines' => array_map(fn (array $line) => (object) $line, Caseload::of($practitioner->clinic, now())), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+            'lines' => array_map(fn (array $line) => (object) $line, CaseloadLines::of($practitioner->clinic, now())), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
             'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS,
         ]);
     }

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Practitioner;
 use App\Models\Role;
-use App\Support\AgreementOf;
-use App\Support\OutcomesOf;
-use App\Support\TrailOf;
+use App\Pages\Clinic\AgreementOf;
+use App\Pages\Clinic\OutcomesOf;
+use App\Pages\Shared\TrailOf;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

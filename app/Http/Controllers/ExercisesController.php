@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Catalogue\Figures;
+use App\Catalogue\RoomPlay;
+use App\Catalogue\RoutineList;
+use App\Catalogue\Shelf;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\ExerciseDetail;
-use App\Support\ExerciseList;
-use App\Support\Figures;
-use App\Support\RoomPlay;
-use App\Support\RoutineList;
-use App\Support\Shelf;
+use App\Pages\Exercises\ExerciseDetail;
+use App\Pages\Exercises\ExerciseList;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\StoreMeasurement;
+use App\Catalogue\Figures;
+use App\Catalogue\RoomPlay;
 use App\Models\ChosenSymptom;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\Figures;
-use App\Support\MeasureDesk;
-use App\Support\PatientHead;
-use App\Support\RoomPlay;
+use App\Pages\Measure\MeasureDesk;
+use App\Pages\Shared\PatientHead;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -10,7 +10,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** The ticks of a printed sheet, entered in one go. */
 final class PaperController

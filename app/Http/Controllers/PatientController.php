@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\AskedProgramme;
 use App\Http\Requests\PatientRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\AskedProgramme;
-use App\Support\Course\Details;
-use App\Support\Course\Span;
-use App\Support\CourseOf;
+use App\Pages\Course\CourseOf;
+use App\Pages\Course\Details;
+use App\Pages\Course\Span;
 use Closure;
 use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;

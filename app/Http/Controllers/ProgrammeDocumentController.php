@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\AskedProgramme;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
-use App\Support\AskedProgramme;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

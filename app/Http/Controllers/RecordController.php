@@ -8,7 +8,7 @@ use App\Actions\HandOver;
 use App\Http\Requests\PatientRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\RecordOf;
+use App\Pages\Record\RecordOf;
 use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;

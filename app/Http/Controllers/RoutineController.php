@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepOwnWork;
+use App\Catalogue\Figures;
+use App\Catalogue\RoomPlay;
+use App\Catalogue\RoutineList;
 use App\Models\OwnRoutine;
 use App\Models\Practitioner;
-use App\Support\BenchChoices;
-use App\Support\Figures;
-use App\Support\RoomPlay;
-use App\Support\RoutineList;
+use App\Pages\Bench\BenchChoices;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,7 +20,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\RoutineFields;
-use IvoryPace\Exercise\Routine\Step;
+use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\Routine\StepKind;
 
 /** Routines: looked at, tried, copied and changed. The shipped ones stay as they are. */
@@ -37,7 +37,7 @@ final class RoutineController
             'answer' => $this->figures($routine),
             'techniques' => BenchChoices::planned(),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
-            'limits' => ['steps' => Routine::MAX_STEPS, 'seconds' => Step::MAX_SECONDS],
+            'limits' => ['steps' => Routine::MAX_STEPS, 'seconds' => RoutineStep::MAX_SECONDS],
         ]);
     }
 

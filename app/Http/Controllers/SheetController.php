@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Device\PatientSheet;
+use App\Facts\AskedProgramme;
 use App\Models\Patient;
-use App\Support\AskedProgramme;
-use App\Support\PatientSheet;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

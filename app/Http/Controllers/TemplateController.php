@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepOwnWork;
+use App\Catalogue\TemplateList;
 use App\Models\OwnTemplate;
 use App\Models\Practitioner;
-use App\Support\TemplateList;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\IssueFromBench;
+use App\Facts\AskedProgramme;
 use App\Http\Requests\VersionRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
-use App\Support\AskedProgramme;
-use App\Support\PatientHead;
-use App\Support\VersionSheet;
+use App\Pages\Course\VersionSheet;
+use App\Pages\Shared\PatientHead;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -7,8 +7,8 @@ namespace App\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use IvoryPace\Assessment\Screening;
-use IvoryPace\Safety\Flag;
+use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Health\Flag;
 
 final class ScreeningRequest extends FormRequest
 {
@@ -46,7 +46,7 @@ final class ScreeningRequest extends FormRequest
     public function answers(): array
     {
         $answers = [];
-        foreach (Screening::keys() as $question) {
+        foreach (ScreeningQuestions::keys() as $question) {
             // Questions contain dots, which the request would read as a path.
             $answer = $this->array('answers')[$question] ?? null;
             if ($answer !== null) {
@@ -109,8 +109,8 @@ final class ScreeningRequest extends FormRequest
         $answers = $this->answers();
         $recent = [];
         foreach (Flag::asked() as $flag) {
-            if ($flag->recentWeeks() !== null && ($answers[Screening::flagKey($flag)] ?? false)) {
-                $recent[Screening::flagKey($flag)] = $flag;
+            if ($flag->recentWeeks() !== null && ($answers[ScreeningQuestions::flagKey($flag)] ?? false)) {
+                $recent[ScreeningQuestions::flagKey($flag)] = $flag;
             }
         }
 

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use IvoryPace\Session\Decision;
+use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Session\Step;
 
 /** What is typed in one step of a session: only what belongs there is kept. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\VersionOrder;
 use Illuminate\Foundation\Http\FormRequest;
+use IvoryPace\Programme\VersionOrder;
 
 final class VersionRequest extends FormRequest
 {

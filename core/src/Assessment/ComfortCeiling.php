@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Assessment;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Numbers;
 
 /**
  * The longest even breath that is still easy: breaths grow by a count until the patient says that it stops being easy.
@@ -59,6 +60,6 @@ final readonly class ComfortCeiling
     /** "5:5 at 1 s". */
     public function inWords(): string
     {
-        return "{$this->counts}:{$this->counts} at ".round($this->countSeconds, 2).' s';
+        return "{$this->counts}:{$this->counts} at ".Numbers::print($this->countSeconds, 2).' s';
     }
 }

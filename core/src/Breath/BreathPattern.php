@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Breath;
 
+use IvoryPace\Numbers;
+
 /**
  * One breath as counts per phase: inhale (with an optional top-up), hold, exhale, rest.
  *
@@ -186,6 +188,6 @@ final readonly class BreathPattern
 
     private static function seconds(float $seconds): string
     {
-        return rtrim(rtrim(number_format($seconds, 2, '.', ''), '0'), '.');
+        return Numbers::print($seconds);
     }
 }

@@ -50,7 +50,7 @@ final class FittingChanges
 
         return [sprintf(
             'This ratio does not suit yet: the %s would need counts of %s s, under %s s.%s', $fit->limiting->value,
-            Numbers::print(round($fit->countSeconds, 2)), Numbers::print(Fitting::SHORTEST_SENSIBLE_COUNT), $changes === [] ? ' No ratio of this family suits.' : ' The nearest that does:',
+            Numbers::print($fit->countSeconds, 2), Numbers::print(Fitting::SHORTEST_SENSIBLE_COUNT), $changes === [] ? ' No ratio of this family suits.' : ' The nearest that does:',
         ), $changes];
     }
 

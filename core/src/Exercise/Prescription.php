@@ -225,7 +225,7 @@ final readonly class Prescription
         $cycles = $this->cycles();
         $ratios = array_values(array_unique(array_map(fn (Cycle $cycle) => $cycle->pattern->toDisplayString(), $cycles)));
         $what = match (true) {
-            $ratios === [] => $this->minutes !== null ? Numbers::print(round($this->minutes, 1)).' min' : $this->parameterSummary(),
+            $ratios === [] => $this->minutes !== null ? Numbers::print($this->minutes, 1).' min' : $this->parameterSummary(),
             $this->hasOpenExhale() => 'in '.Numbers::print($this->parameter('inhale')).', open exhale',
             count($ratios) === 1 => $ratios[0],
             default => $ratios[0].' to '.$ratios[count($ratios) - 1],

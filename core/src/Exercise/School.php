@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise;
 
 use IvoryPace\Breath\Counting;
-use IvoryPace\Exercise\Ladder\Axis;
 use IvoryPace\Exercise\Ladder\Climb;
+use IvoryPace\Exercise\Ladder\LadderAxis;
 
 /**
  * What a prescriber assumes about a good breath, where practitioners disagree. It sets defaults, the wording of
@@ -125,10 +125,10 @@ enum School: string
     public function order(array $climbs): array
     {
         [$first, $never] = match ($this) {
-            self::GentleControl => [[Axis::Position, Axis::Ratio], []],
-            self::RatioPractice => [[Axis::Repeats, Axis::Count], [Axis::Ratio]],
-            self::RibMechanics => [[Axis::Repeats], [Axis::Ratio, Axis::Count]],
-            self::Contemplative => [[Axis::Parameter], [Axis::Ratio, Axis::Count, Axis::Position]],
+            self::GentleControl => [[LadderAxis::Position, LadderAxis::Ratio], []],
+            self::RatioPractice => [[LadderAxis::Repeats, LadderAxis::Count], [LadderAxis::Ratio]],
+            self::RibMechanics => [[LadderAxis::Repeats], [LadderAxis::Ratio, LadderAxis::Count]],
+            self::Contemplative => [[LadderAxis::Parameter], [LadderAxis::Ratio, LadderAxis::Count, LadderAxis::Position]],
         };
         $ordered = [];
         foreach ($first as $axis) {

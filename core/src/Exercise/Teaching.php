@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise;
 
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** How a technique is taught: what it is for, what right looks like, what may be felt, and when to stop. */
 final readonly class Teaching

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Fraction;
 use IvoryPace\Programme\History;
 

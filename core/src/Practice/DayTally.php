@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Fraction;
 
 /** One patient-day of one exercise, or of several taken together. */

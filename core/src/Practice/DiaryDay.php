@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
 
 /** A day of the diary that may be written: the present one, and for a while the missed ones before it, marked as late. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\History;
 
@@ -38,7 +40,7 @@ final class DuePractices
         }
         $slots = array_map(
             fn (AnchorSlot $slot) => new DueSlot(
-                $lineage, $slot->anchor, $this->clock->opensAt($day, $slot), $this->clock->closesAt($day, $slot),
+                $lineage, $slot->anchor, $slot->opensAt($this->clock, $day), $slot->closesAt($this->clock, $day),
             ),
             $plan->on($day->weekday()),
         );

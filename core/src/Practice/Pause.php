@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
 
 /** A stretch in which an exercise, or every exercise, was paused. */
 final readonly class Pause

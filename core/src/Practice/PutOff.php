@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Calendar\PatientDay;
+
 /** A practice that the patient said is not for that day. */
 final readonly class PutOff
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Practice;
 
+use IvoryPace\Calendar\PatientDay;
+
 /** When the home check, a minute of taps, is asked for again. */
 final class WeeklyCheck
 {

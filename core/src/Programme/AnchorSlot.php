@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use DateTimeImmutable;
+use IvoryPace\Calendar\ClockTime;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\InvalidValue;
 
 /** One practice a day on an anchor, in a time window, on named weekdays. */
@@ -32,5 +37,19 @@ final readonly class AnchorSlot
     public function isOn(Weekday $weekday): bool
     {
         return in_array($weekday, $this->weekdays, true);
+    }
+
+    /** When the window opens on a patient-day. */
+    public function opensAt(PatientClock $clock, PatientDay $day): DateTimeImmutable
+    {
+        return $clock->timeOn($day, $this->from);
+    }
+
+    /** When the window closes, at the latest at the end of the patient-day: the practice is due from then on. */
+    public function closesAt(PatientClock $clock, PatientDay $day): DateTimeImmutable
+    {
+        $closes = $clock->timeOn($day, $this->to);
+
+        return $closes <= $this->opensAt($clock, $day) ? $clock->endsAt($day) : $closes;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Prop;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
-use IvoryPace\Practice\PatientDay;
 
 /** All versions of one programme. On any day the latest version that has begun is in force. */
 final readonly class History

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Calendar\ClockTime;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\InvalidValue;
 
 /** A week's plan as plain fields, read and written. */

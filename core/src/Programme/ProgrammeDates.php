@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 
 /** When a version takes effect, ends and is reviewed, as ordered on a day. Limits are common practice. */
 final readonly class ProgrammeDates

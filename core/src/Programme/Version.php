@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
-use IvoryPace\Practice\PatientDay;
 
 /** What an issued version asks for, as far as scheduling and adherence need it. */
 final readonly class Version

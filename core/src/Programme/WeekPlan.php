@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\InvalidValue;
 
 /** When an exercise is practised in a week: anchor slots, at most one per anchor. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
+use IvoryPace\Health\RedFlag;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Progress\Proposal\Worsening;
-use IvoryPace\Safety\RedFlag;
-use IvoryPace\Safety\StopSymptom;
 
 /** What the caseload looks at for one patient. */
 final readonly class CaseloadFacts

@@ -69,7 +69,7 @@ final readonly class CaseloadLine
             $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
             $facts->adherence === null => new self(CaseloadReason::OnTrack, $facts->isMaintenance ? 'Maintenance' : 'Day 1', $facts->isMaintenance ? 'has begun; nothing has been due yet.' : 'of the programme; nothing has been due yet.'),
             default => new self(CaseloadReason::OnTrack, self::share($facts), ($facts->isMaintenance ? 'kept up: ' : 'practised: ')
-                .Numbers::print(round($facts->creditLately, 1))." of {$facts->dueLately} in the last 14 days."),
+                .Numbers::print($facts->creditLately, 1)." of {$facts->dueLately} in the last 14 days."),
         };
     }
 

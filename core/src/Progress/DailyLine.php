@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Median;
-use IvoryPace\Practice\PatientDay;
 
 /** A symptom day by day: what is drawn beside the tallies. */
 final class DailyLine

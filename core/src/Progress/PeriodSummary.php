@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress;
 
-use IvoryPace\Practice\PatientDay;
-use IvoryPace\Session\Evidence;
+use IvoryPace\Calendar\PatientDay;
 
 /** A stretch of days: what was practised in it, and what was rated. */
 final readonly class PeriodSummary

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
+use IvoryPace\Health\Flag;
+
 /**
  * What made a rule speak: the flags, and the numbers, of which greater is worse. A finding is new, and a reason is asked
  * again, where one of them was not there before or has grown.

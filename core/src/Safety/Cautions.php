@@ -7,6 +7,7 @@ namespace IvoryPace\Safety;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\PrescriptionFields;
 use IvoryPace\Exercise\Technique;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use LogicException;

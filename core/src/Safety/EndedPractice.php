@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Safety;
 
 use DateTimeImmutable;
+use IvoryPace\Health\StopClass;
 
 /** How a practice ended, when, and when that was heard of. */
 final readonly class EndedPractice

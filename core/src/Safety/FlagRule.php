@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Safety;
 
 use Closure;
+use IvoryPace\Health\Flag;
 
 /** A line of the tables: a feature of a prescription, the flags with which it matters, and how gravely. */
 final readonly class FlagRule implements Rule
@@ -52,7 +53,7 @@ final readonly class FlagRule implements Rule
         $flags = array_column($with, 0);
 
         return new Finding(
-            $this->id, $level, $this->title, ucfirst($seen->text).', with '.Words::list($flags).'.'.$seen->also, $seen->field ?? $this->field, new Cause($flags, $seen->numbers),
+            $this->id, $level, $this->title, ucfirst($seen->text).', with '.Phrases::list($flags).'.'.$seen->also, $seen->field ?? $this->field, new Cause($flags, $seen->numbers),
         );
     }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
+use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Health\Flag;
 
 /** What is known of a patient on the day a prescription is checked. */
 final readonly class PatientFacts

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Safety;
 
 use DateTimeImmutable;
+use IvoryPace\Health\StopClass;
 
 /** When exercises are paused by themselves, and until when. Recovery never is. Common practice. */
 final class PauseRules

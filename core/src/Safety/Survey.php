@@ -7,6 +7,7 @@ namespace IvoryPace\Safety;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Technique;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use LogicException;
 

@@ -6,6 +6,8 @@ namespace IvoryPace\Safety;
 
 use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Health\Flag;
+use IvoryPace\Health\RedFlag;
 use IvoryPace\Numbers;
 
 /**
@@ -171,7 +173,7 @@ final readonly class UrgentValues
 
     private static function said(Measure $measure, float $value): string
     {
-        return lcfirst($measure->label()).' of '.Numbers::print(round($value, 1)).' '.$measure->unit();
+        return lcfirst($measure->label()).' of '.Numbers::print($value, 1).' '.$measure->unit();
     }
 
     /** @param  array<string, float>  $values */

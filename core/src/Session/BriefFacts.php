@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Session;
 
+use IvoryPace\Progress\Evidence;
+
 /** What happened to a patient since the last session. */
 final readonly class BriefFacts
 {

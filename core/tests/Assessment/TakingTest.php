@@ -7,7 +7,7 @@ namespace IvoryPace\Tests\Assessment;
 use IvoryPace\Assessment\ComfortCeiling;
 use IvoryPace\Assessment\Rhythm;
 use IvoryPace\Assessment\RibExpansion;
-use IvoryPace\Assessment\Screening;
+use IvoryPace\Assessment\ScreeningQuestions;
 use IvoryPace\InvalidValue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -59,7 +59,7 @@ final class TakingTest extends TestCase
 
     public function test_patients_are_not_asked_what_only_an_instrument_can_tell(): void
     {
-        $keys = Screening::keysForPatients();
-        self::assertSame(['red.resting-rate', 'red.saturation', 'red.pulse', 'red.systolic-pressure'], array_values(array_diff(Screening::keys(), $keys)));
+        $keys = ScreeningQuestions::keysForPatients();
+        self::assertSame(['red.resting-rate', 'red.saturation', 'red.pulse', 'red.systolic-pressure'], array_values(array_diff(ScreeningQuestions::keys(), $keys)));
     }
 }

@@ -7,8 +7,8 @@ namespace IvoryPace\Tests\Exercise;
 use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\RoutineFields;
+use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\Routine\Shipped;
-use IvoryPace\Exercise\Routine\Step;
 use IvoryPace\Exercise\Routine\StepKind;
 use IvoryPace\InvalidValue;
 use PHPUnit\Framework\TestCase;
@@ -60,7 +60,7 @@ final class RoutineTest extends TestCase
 
         self::assertSame('cue.sleep-welcome', $ends('falling-asleep')->instruction);
         self::assertSame('cue.bell.end', $ends('end-of-shift')->instruction);
-        $lying = new Routine('x', [Step::exercise($this->prescription('ribs-down'))]);
+        $lying = new Routine('x', [RoutineStep::exercise($this->prescription('ribs-down'))]);
         self::assertSame('cue.return.sit-up', array_slice($lying->timeline()->cues(), -1)[0]->instruction);
     }
 
@@ -79,6 +79,6 @@ final class RoutineTest extends TestCase
         self::assertArrayHasKey('name', $errors(['name' => ' ', 'steps' => [$good]]));
         self::assertArrayHasKey('steps', $errors(['name' => 'long', 'steps' => array_fill(0, 3, ['kind' => 'exercise', 'technique' => 'diaphragmatic', 'minutes' => 25])]));
         $this->expectException(InvalidValue::class);
-        new Routine('', [Step::exercise($this->prescription('square'))]);
+        new Routine('', [RoutineStep::exercise($this->prescription('square'))]);
     }
 }

@@ -11,12 +11,12 @@ use IvoryPace\Exercise\Ladder\HomeCeiling;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\School;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\WhenWritten;
 use IvoryPace\Progress\Proposal\Easier;
-use IvoryPace\Progress\Proposal\Step;
-use IvoryPace\Safety\Flag;
+use IvoryPace\Progress\Proposal\StepTaken;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -50,7 +50,7 @@ final class WithinReachTest extends TestCase
                 foreach (array_slice($item->ladder($reach)->rungs ?? [], 1) as $rung) {
                     $this->assertWithin($rung->prescription, $limits, $ceiling, "{$technique->key} {$school->value} {$rung->change()}");
                 }
-                $up = Step::up($item, $reach);
+                $up = StepTaken::up($item, $reach);
                 if ($up !== null) {
                     $stepped++;
                     $this->assertWithin($up->prescription, $limits, $ceiling, "{$technique->key} up");
@@ -63,15 +63,15 @@ final class WithinReachTest extends TestCase
     public function test_what_was_measured_is_named_when_it_holds_back(): void
     {
         $item = $this->item(['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'position' => 'standing']);
-        self::assertSame('4:0:6:1', Step::up($item)?->prescription->pattern?->toString());
+        self::assertSame('4:0:6:1', StepTaken::up($item)?->prescription->pattern?->toString());
         $within = new Reach(new ComfortableLimits(exhale: 5.0));
-        self::assertSame('4:0:5:1, standing, 15 breaths', Step::up($item, $within)?->summary(), 'it goes on where it may');
-        self::assertSame([], Step::heldBackBy($item, $within));
+        self::assertSame('4:0:5:1, standing, 15 breaths', StepTaken::up($item, $within)?->summary(), 'it goes on where it may');
+        self::assertSame([], StepTaken::heldBackBy($item, $within));
         $most = $this->item(['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'position' => 'standing', 'breaths' => 18]);
-        self::assertNull(Step::up($most, $within));
-        self::assertSame(['exhale'], Step::heldBackBy($most, $within));
-        self::assertSame([], Step::heldBackBy($most, new Reach(new ComfortableLimits(exhale: 6.0))));
-        self::assertSame([], Step::heldBackBy($item, new Reach(new ComfortableLimits(exhale: 6.0))));
+        self::assertNull(StepTaken::up($most, $within));
+        self::assertSame(['exhale'], StepTaken::heldBackBy($most, $within));
+        self::assertSame([], StepTaken::heldBackBy($most, new Reach(new ComfortableLimits(exhale: 6.0))));
+        self::assertSame([], StepTaken::heldBackBy($item, new Reach(new ComfortableLimits(exhale: 6.0))));
     }
 
     public function test_which_limits_a_breath_passes(): void
@@ -111,10 +111,10 @@ final class WithinReachTest extends TestCase
             $item = $this->item(['technique' => $technique->key]);
             $up = $item;
             for ($n = $random->getInt(0, 5); $n > 0; $n--) {
-                $up = Step::up($up) ?? $up;
+                $up = StepTaken::up($up) ?? $up;
             }
             foreach ($people as $patient) {
-                $down = Step::back($up, [$item], $patient);
+                $down = StepTaken::back($up, [$item], $patient);
                 if ($down === null) {
                     continue;
                 }

@@ -6,11 +6,13 @@ namespace IvoryPace\Tests\Practice;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use IvoryPace\Calendar\ClockTime;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Practice\Adherence;
 use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\NotToday;
-use IvoryPace\Practice\PatientClock;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\PutOff;
@@ -18,10 +20,8 @@ use IvoryPace\Practice\Share;
 use IvoryPace\Practice\Stroke;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\AnchorSlot;
-use IvoryPace\Programme\ClockTime;
 use IvoryPace\Programme\History;
 use IvoryPace\Programme\Version;
-use IvoryPace\Programme\Weekday;
 use IvoryPace\Programme\WeekPlan;
 use PHPUnit\Framework\TestCase;
 

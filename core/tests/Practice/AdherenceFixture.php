@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Calendar\ClockTime;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Practice\Adherence;
-use IvoryPace\Practice\PatientClock;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\PutOff;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\AnchorSlot;
-use IvoryPace\Programme\ClockTime;
 use IvoryPace\Programme\History;
 use IvoryPace\Programme\Version;
-use IvoryPace\Programme\Weekday;
 use IvoryPace\Programme\WeekPlan;
 
 /** Small helps to write histories down. */

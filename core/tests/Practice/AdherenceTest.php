@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Practice\NotToday;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\Pause;
 use IvoryPace\Practice\PutOff;
 use IvoryPace\Practice\Stroke;
-use IvoryPace\Programme\Weekday;
 use PHPUnit\Framework\TestCase;
 
 final class AdherenceTest extends TestCase

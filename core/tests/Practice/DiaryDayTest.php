@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Practice;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\DiaryDay;
-use IvoryPace\Practice\PatientDay;
 use PHPUnit\Framework\TestCase;
 
 final class DiaryDayTest extends TestCase

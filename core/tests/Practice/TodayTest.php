@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Practice;
 
 use DateTimeImmutable;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Practice\DuePractices;
-use IvoryPace\Practice\PatientClock;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\Today;
 use IvoryPace\Programme\Anchor;

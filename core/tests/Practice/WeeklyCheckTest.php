@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Practice;
 
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Practice\WeeklyCheck;
 use PHPUnit\Framework\TestCase;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Programme;
 
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Routine\Routine;
-use IvoryPace\Exercise\Routine\Step;
+use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\Routine\StepKind;
 use IvoryPace\InvalidValue;
-use IvoryPace\Practice\PatientDay;
 use IvoryPace\Programme\AsNeeded;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Goal;
@@ -81,16 +81,16 @@ final class LimitsTest extends TestCase
 
     public function test_a_step_lasts_five_seconds_to_ten_minutes(): void
     {
-        self::assertSame([5.0, 600.0], [Step::timed(StepKind::Free, 5)->seconds, Step::timed(StepKind::Free, 600)->seconds]);
+        self::assertSame([5.0, 600.0], [RoutineStep::timed(StepKind::Free, 5)->seconds, RoutineStep::timed(StepKind::Free, 600)->seconds]);
         foreach ([4.9, 600.1] as $wrong) {
-            $this->assertRefused(fn () => Step::timed(StepKind::Free, $wrong), '5 to 600');
+            $this->assertRefused(fn () => RoutineStep::timed(StepKind::Free, $wrong), '5 to 600');
         }
-        $steps = fn (int $count): array => array_map(fn () => Step::timed(StepKind::Free, 30), range(1, $count));
-        $exercise = Step::exercise(DraftReader::read(['technique' => 'noticing', 'minutes' => 1], 'x')->item->prescription ?? self::fail());
+        $steps = fn (int $count): array => array_map(fn () => RoutineStep::timed(StepKind::Free, 30), range(1, $count));
+        $exercise = RoutineStep::exercise(DraftReader::read(['technique' => 'noticing', 'minutes' => 1], 'x')->item->prescription ?? self::fail());
         self::assertCount(20, (new Routine('Mine', [$exercise, ...$steps(19)]))->steps);
         $this->assertRefused(fn () => new Routine('Mine', [$exercise, ...$steps(20)]), '20');
         $this->assertRefused(fn () => new Routine('', [$exercise]), '');
-        $this->assertRefused(fn () => new Routine('Mine', array_fill(0, 3, Step::exercise(DraftReader::read(['technique' => 'diaphragmatic', 'minutes' => 25], 'x')->item->prescription ?? self::fail()))), '60');
+        $this->assertRefused(fn () => new Routine('Mine', array_fill(0, 3, RoutineStep::exercise(DraftReader::read(['technique' => 'diaphragmatic', 'minutes' => 25], 'x')->item->prescription ?? self::fail()))), '60');
     }
 
     public function test_a_goal(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Programme;
 
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Programme\ProgrammeDates;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

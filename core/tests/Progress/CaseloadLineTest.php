@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Progress;
 
+use IvoryPace\Health\RedFlag;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Progress\CaseloadFacts;
 use IvoryPace\Progress\CaseloadLine;
 use IvoryPace\Progress\CaseloadReason;
 use IvoryPace\Progress\Proposal\Worsening;
-use IvoryPace\Safety\RedFlag;
-use IvoryPace\Safety\StopSymptom;
 use PHPUnit\Framework\TestCase;
 
 final class CaseloadLineTest extends TestCase

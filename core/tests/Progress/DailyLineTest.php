@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Progress;
 
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Progress\DailyLine;
 use PHPUnit\Framework\TestCase;
 

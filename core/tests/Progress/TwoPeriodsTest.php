@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Progress;
 
-use IvoryPace\Practice\PatientDay;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Progress\Evidence;
 use IvoryPace\Progress\PeriodSummary;
+use IvoryPace\Progress\RatedPractice;
 use IvoryPace\Progress\TwoPeriods;
-use IvoryPace\Session\Evidence;
-use IvoryPace\Session\RatedPractice;
 use PHPUnit\Framework\TestCase;
 
 final class TwoPeriodsTest extends TestCase

@@ -6,8 +6,8 @@ namespace IvoryPace\Tests\Safety;
 
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Position;
+use IvoryPace\Health\Flag;
 use IvoryPace\Safety\Cautions;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PatientFacts;
 use PHPUnit\Framework\TestCase;

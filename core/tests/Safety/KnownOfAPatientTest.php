@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Exercise\School;
+use IvoryPace\Health\Flag;
+use IvoryPace\Health\StopClass;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Practice\Windows;
@@ -13,14 +17,11 @@ use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Likeness;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\PauseRules;
-use IvoryPace\Safety\SaturationFall;
-use IvoryPace\Safety\StopClass;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Safety\Rules\SaturationFallen;
 use IvoryPace\Safety\Survey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -163,7 +164,7 @@ final class KnownOfAPatientTest extends TestCase
     #[DataProvider('falls')]
     public function test_a_fall_of_saturation(float $from, float $lowest, float $seconds, ?float $ownLow, ?Level $expected): void
     {
-        self::assertSame($expected, (new SaturationFall($from, $lowest, $seconds, $ownLow))->level());
+        self::assertSame($expected, SaturationFallen::levelOf(new SaturationFall($from, $lowest, $seconds, $ownLow)));
     }
 
     public function test_impossible_falls_and_limits_are_named(): void

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Position;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
-use IvoryPace\Safety\SaturationFall;
 use IvoryPace\Safety\Survey;
 use IvoryPace\Tests\Snapshot;
 use PHPUnit\Framework\TestCase;

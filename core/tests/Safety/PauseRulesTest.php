@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Safety;
 
 use DateTimeImmutable;
+use IvoryPace\Health\StopClass;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Safety\EndedPractice;
 use IvoryPace\Safety\PauseDecision;
 use IvoryPace\Safety\PauseRules;
-use IvoryPace\Safety\StopClass;
-use IvoryPace\Safety\StopSymptom;
 use PHPUnit\Framework\TestCase;
 
 final class PauseRulesTest extends TestCase

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\Recheck;
 use PHPUnit\Framework\TestCase;

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\School;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
-use IvoryPace\Safety\SaturationFall;
 use PHPUnit\Framework\TestCase;
 
 final class RuleBookTest extends TestCase

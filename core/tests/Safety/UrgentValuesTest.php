@@ -6,9 +6,10 @@ namespace IvoryPace\Tests\Safety;
 
 use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Measure;
-use IvoryPace\Safety\Flag;
+use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Health\Flag;
+use IvoryPace\Health\RedFlag;
 use IvoryPace\Safety\PatientFacts;
-use IvoryPace\Safety\RedFlag;
 use IvoryPace\Safety\UrgentValues;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -49,10 +50,10 @@ final class UrgentValuesTest extends TestCase
         self::assertSame([92.0, 100.0], Measure::Saturation->usual());
         self::assertSame([41.0, 130.0], Measure::Pulse->usual());
         self::assertSame([91.0, 219.0], Measure::Systolic->usual());
-        self::assertSame('Resting rate 25 or more, or 8 or fewer, breaths a minute?', RedFlag::RestingRate->question());
-        self::assertSame('Oxygen saturation 91 % or less, or below the patient’s own normal range?', RedFlag::Saturation->question());
-        self::assertSame('Pulse 131 or more, or 40 or less?', RedFlag::Pulse->question());
-        self::assertSame('Systolic blood pressure 90 or less, or 220 or more?', RedFlag::SystolicPressure->question());
+        self::assertSame('Resting rate 25 or more, or 8 or fewer, breaths a minute?', ScreeningQuestions::ofRedFlag(RedFlag::RestingRate));
+        self::assertSame('Oxygen saturation 91 % or less, or below the patient’s own normal range?', ScreeningQuestions::ofRedFlag(RedFlag::Saturation));
+        self::assertSame('Pulse 131 or more, or 40 or less?', ScreeningQuestions::ofRedFlag(RedFlag::Pulse));
+        self::assertSame('Systolic blood pressure 90 or less, or 220 or more?', ScreeningQuestions::ofRedFlag(RedFlag::SystolicPressure));
     }
 
     public function test_five_points_together_are_urgent(): void

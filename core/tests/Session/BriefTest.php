@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Session;
 
+use IvoryPace\Progress\Evidence;
+use IvoryPace\Progress\Proposal\Decision;
+use IvoryPace\Progress\RatedPractice;
 use IvoryPace\Session\Brief;
 use IvoryPace\Session\BriefFacts;
-use IvoryPace\Session\Decision;
-use IvoryPace\Session\Evidence;
 use IvoryPace\Session\NoteDraft;
-use IvoryPace\Session\RatedPractice;
 use IvoryPace\Session\Step;
 use PHPUnit\Framework\TestCase;
 

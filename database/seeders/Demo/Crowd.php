@@ -8,7 +8,6 @@ use App\Actions\CompleteScreening;
 use App\Actions\IssueVersion;
 use App\Actions\MakeAccessLink;
 use App\Actions\RegisterDevice;
-use App\Actions\VersionOrder;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\Patient;
@@ -17,8 +16,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use IvoryPace\Assessment\Screening;
+use IvoryPace\Assessment\ScreeningQuestions;
 use IvoryPace\Practice\DuePractices;
+use IvoryPace\Programme\VersionOrder;
 use LogicException;
 
 /**
@@ -61,7 +61,7 @@ final class Crowd
             'time_zone' => $this->by->clinic->time_zone, 'day_start' => '04:00', 'minutes_a_day' => 30,
         ]));
         $device = $this->at($this->days, function () use ($patient) {
-            app(CompleteScreening::class)($patient, $this->by, array_fill_keys(Screening::keys(), false));
+            app(CompleteScreening::class)($patient, $this->by, array_fill_keys(ScreeningQuestions::keys(), false));
             $link = app(MakeAccessLink::class)($patient, $this->by);
 
             return (app(RegisterDevice::class)('token_hash', hash('sha256', $link['token']), 'Phone') ?? throw new LogicException('No device.'))[0];

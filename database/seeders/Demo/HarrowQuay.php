@@ -6,10 +6,10 @@ namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Health\RedFlag;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Practice\NotToday;
 use IvoryPace\Programme\Outcome;
-use IvoryPace\Safety\RedFlag;
-use IvoryPace\Safety\StopSymptom;
 
 /** The patients of a three-person practice over a chandler's shop, one for each state that the application knows. */
 final readonly class HarrowQuay

@@ -21,8 +21,10 @@ use App\Actions\SignNote;
 use App\Actions\StoreHomeCheck;
 use App\Actions\StoreMeasurement;
 use App\Actions\StorePractice;
-use App\Actions\VersionOrder;
 use App\Actions\WriteDiary;
+use App\Device\ConsentText;
+use App\Device\Outbox\Sent;
+use App\Facts\MaintenanceOf;
 use App\Models\Appointment;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
@@ -31,22 +33,20 @@ use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\RedFlagAction;
-use App\Outbox\Sent;
-use App\Support\ConsentText;
-use App\Support\MaintenanceOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use IvoryPace\Assessment\Measure;
-use IvoryPace\Assessment\Screening;
+use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Health\RedFlag;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\DueSlot;
 use IvoryPace\Practice\NotToday;
-use IvoryPace\Practice\PatientDay;
-use IvoryPace\Programme\Maintenance;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Programme\VersionOrder;
+use IvoryPace\Progress\Maintenance;
 use IvoryPace\Progress\Proposal\ProposalKind;
-use IvoryPace\Safety\RedFlag;
-use IvoryPace\Safety\StopSymptom;
 use LogicException;
 
 /** One invented patient, played through the real rules: every step goes the way that it goes in the application. */
@@ -72,7 +72,7 @@ final class InventedPatient
      */
     public function screened(int $daysAgo, array $yes = [], ?int $weeks = null, array $endDates = []): self
     {
-        $answers = array_fill_keys(Screening::keys(), false);
+        $answers = array_fill_keys(ScreeningQuestions::keys(), false);
         foreach ($yes as $question) {
             $answers[$question] = true;
         }
@@ -157,7 +157,7 @@ final class InventedPatient
     {
         $this->at($daysAgo, '19:40', function () use ($yes) {
             $asked = app(AskForm::class)($this->patient, $this->by, AskedForm::SCREENING, 'device');
-            app(AnswerForm::class)($asked, array_fill_keys($yes, 1) + array_fill_keys(Screening::keysForPatients(), 0), true);
+            app(AnswerForm::class)($asked, array_fill_keys($yes, 1) + array_fill_keys(ScreeningQuestions::keysForPatients(), 0), true);
         });
 
         return $this;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use App\Facts\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Patient;
-use App\Support\Caseload;
 use Carbon\CarbonImmutable;
 
 /**
@@ -36,7 +36,7 @@ final class Promises
     {
         $lines = [];
         foreach (Clinic::query()->orderBy('id')->limit(self::MOST)->get() as $clinic) {
-            foreach (Caseload::of($clinic, $now) as $line) {
+            foreach (CaseloadLines::of($clinic, $now) as $line) {
                 $lines[(string) $line['name']] = $line;
             }
         }

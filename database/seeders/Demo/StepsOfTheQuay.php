@@ -6,9 +6,9 @@ namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Programme\Outcome;
 use IvoryPace\Progress\Proposal\ProposalKind;
-use IvoryPace\Safety\StopSymptom;
 
 /** Patients for whom something is proposed, or whose programme has been closed. */
 final readonly class StepsOfTheQuay

@@ -6,8 +6,8 @@ namespace Database\Seeders\Demo;
 
 use App\Models\Practitioner;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Health\StopSymptom;
 use IvoryPace\Programme\Outcome;
-use IvoryPace\Safety\StopSymptom;
 
 /** Patients who have been coming for long: one with a year of practice, one who keeps up what was reached. */
 final readonly class YearsOfTheQuay

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Actions\RegisterDevice;
+use App\Device\ConsentText;
+use App\Device\DeviceState;
+use App\Guard\DeviceGuard;
 use App\Http\Requests\Patient\AccessRequest;
 use App\Models\Consent;
 use App\Models\Device;
-use App\Support\ConsentText;
-use App\Support\DeviceGuard;
-use App\Support\DeviceState;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
+use App\Guard\DeviceGuard;
+use App\Guard\ScreenLock;
 use App\Models\Device;
-use App\Support\DeviceGuard;
-use App\Support\ScreenLock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Cookie;

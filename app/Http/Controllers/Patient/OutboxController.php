@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Actions\KeepAside;
+use App\Device\ConsentText;
+use App\Device\Outbox\Kinds;
+use App\Device\Outbox\Sent;
+use App\Guard\DeviceGuard;
 use App\Models\Device;
-use App\Outbox\Kinds;
-use App\Outbox\Sent;
-use App\Support\ConsentText;
-use App\Support\DeviceGuard;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
+use App\Device\ConsentText;
+use App\Device\PatientSheet;
+use App\Device\ProgressOf;
+use App\Device\TodayOf;
+use App\Facts\DiaryOf;
 use App\Models\Device;
 use App\Models\VoiceClip;
-use App\Support\ConsentText;
-use App\Support\DiaryOf;
-use App\Support\PatientSheet;
-use App\Support\ProgressOf;
-use App\Support\TodayOf;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;

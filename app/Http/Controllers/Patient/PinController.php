@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
+use App\Device\ConsentText;
+use App\Device\DeviceState;
+use App\Guard\Pins;
+use App\Guard\ScreenLock;
 use App\Models\Device;
-use App\Support\ConsentText;
-use App\Support\DeviceState;
-use App\Support\Pins;
-use App\Support\ScreenLock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
-use App\Support\PatientWorker;
-use App\Support\Words;
+use App\Device\PatientWorker;
+use App\Language\PatientTexts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
@@ -14,7 +14,7 @@ final class ShellController
 {
     public function __invoke(): View
     {
-        return view('patient', ['words' => Words::forPatients()]);
+        return view('patient', ['words' => PatientTexts::forPatients()]);
     }
 
     /** From the root, so that it may serve /my. */

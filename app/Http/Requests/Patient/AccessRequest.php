@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Patient;
 
-use App\Support\AccessCode;
+use App\Guard\AccessCode;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;

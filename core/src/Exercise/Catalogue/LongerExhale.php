@@ -17,7 +17,7 @@ use IvoryPace\Exercise\Recipes\CountedSet;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** Counted breathing with the exhale longer than the inhale. Defaults, criteria and ladders are common practice. */
 final class LongerExhale

@@ -20,7 +20,7 @@ use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** Low and even breathing. Defaults, criteria and ladders are common practice. */
 final class Plain

@@ -23,7 +23,7 @@ use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** Rounds, rest and attention. Defaults, criteria and ladders are common practice. */
 final class RestAndAttention

@@ -20,7 +20,7 @@ use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /** Breathing with sound, against a weight, the floor or the hands. Defaults, criteria and ladders are common practice. */
 final class WeightAndShape

@@ -20,7 +20,7 @@ use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
-use IvoryPace\Safety\StopSymptom;
+use IvoryPace\Health\StopSymptom;
 
 /**
  * Counted breathing with holds, top-ups, sides or steps. Defaults, criteria and ladders are common practice unless a

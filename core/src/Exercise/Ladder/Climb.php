@@ -25,7 +25,7 @@ final readonly class Climb
      * @param  int  $days  on the rung below before one of its steps
      */
     private function __construct(
-        public Axis $axis,
+        public LadderAxis $axis,
         private array $values = [],
         private array $phases = [],
         private string $name = '',
@@ -37,41 +37,41 @@ final readonly class Climb
     /** The body is placed one after the other, from easiest to hardest. */
     public static function positions(Position ...$positions): self
     {
-        return new self(Axis::Position, array_values(array_map(fn (Position $position) => $position->value, $positions)));
+        return new self(LadderAxis::Position, array_values(array_map(fn (Position $position) => $position->value, $positions)));
     }
 
     /** A count more on each of the phases, until the last of them has as many as the cap. */
     public static function growing(float $cap, Phase ...$phases): self
     {
-        return new self(Axis::Ratio, phases: array_values($phases), cap: $cap);
+        return new self(LadderAxis::Ratio, phases: array_values($phases), cap: $cap);
     }
 
     /** The same proportions with a longer inhale: 2:4, 3:6, 4:8. */
     public static function scaled(int ...$inhales): self
     {
-        return new self(Axis::Ratio, array_values($inhales));
+        return new self(LadderAxis::Ratio, array_values($inhales));
     }
 
     /** Longer counts, in seconds. */
     public static function counts(float ...$seconds): self
     {
-        return new self(Axis::Count, array_values($seconds));
+        return new self(LadderAxis::Count, array_values($seconds));
     }
 
     /** More breaths or rounds. */
     public static function repeats(int ...$values): self
     {
-        return new self(Axis::Repeats, array_values($values));
+        return new self(LadderAxis::Repeats, array_values($values));
     }
 
     public static function minutes(float ...$minutes): self
     {
-        return new self(Axis::Minutes, array_values($minutes));
+        return new self(LadderAxis::Minutes, array_values($minutes));
     }
 
     public static function parameter(string $name, float ...$values): self
     {
-        return new self(Axis::Parameter, array_values($values), name: $name);
+        return new self(LadderAxis::Parameter, array_values($values), name: $name);
     }
 
     /** The same with another number of days on the rung below. */
@@ -88,19 +88,19 @@ final readonly class Climb
     public function next(Prescription $now): ?array
     {
         return match ($this->axis) {
-            Axis::Position => $this->nextPosition($now->position->value),
-            Axis::Ratio => $this->values === [] ? $this->grown($now) : $this->rescaled($now),
-            Axis::Count => $this->set('count_length', $this->above($now->countLength->seconds)),
-            Axis::Repeats => $this->set('breaths', $this->above((float) $now->breaths)),
-            Axis::Minutes => $this->set('minutes', $this->above((float) $now->minutes)),
-            Axis::Parameter => $this->nextParameter($now),
+            LadderAxis::Position => $this->nextPosition($now->position->value),
+            LadderAxis::Ratio => $this->values === [] ? $this->grown($now) : $this->rescaled($now),
+            LadderAxis::Count => $this->set('count_length', $this->above($now->countLength->seconds)),
+            LadderAxis::Repeats => $this->set('breaths', $this->above((float) $now->breaths)),
+            LadderAxis::Minutes => $this->set('minutes', $this->above((float) $now->minutes)),
+            LadderAxis::Parameter => $this->nextParameter($now),
         };
     }
 
     /** True when an exercise is further along this axis than the ladder goes; a set that grows by its longest breath. */
     public function isPastCap(Prescription $prescription): bool
     {
-        return $this->axis === Axis::Ratio
+        return $this->axis === LadderAxis::Ratio
             ? array_filter($prescription->cycles(), fn (Cycle $cycle) => $this->isRatioPast($cycle->pattern)) !== [] : $this->isWrittenPastCap($prescription);
     }
 
@@ -110,12 +110,12 @@ final readonly class Climb
         $top = $this->top();
 
         return match ($this->axis) {
-            Axis::Position => false,
-            Axis::Ratio => $prescription->pattern !== null && $this->isRatioPast($prescription->pattern),
-            Axis::Count => $prescription->countLength->seconds > $top + 1e-9,
-            Axis::Repeats => (float) $prescription->breaths > $top + 1e-9,
-            Axis::Minutes => (float) $prescription->minutes > $top + 1e-9,
-            Axis::Parameter => ($prescription->parameters[$this->name] ?? 0.0) > $top + 1e-9,
+            LadderAxis::Position => false,
+            LadderAxis::Ratio => $prescription->pattern !== null && $this->isRatioPast($prescription->pattern),
+            LadderAxis::Count => $prescription->countLength->seconds > $top + 1e-9,
+            LadderAxis::Repeats => (float) $prescription->breaths > $top + 1e-9,
+            LadderAxis::Minutes => (float) $prescription->minutes > $top + 1e-9,
+            LadderAxis::Parameter => ($prescription->parameters[$this->name] ?? 0.0) > $top + 1e-9,
         };
     }
 
@@ -135,13 +135,13 @@ final readonly class Climb
         $last = $this->values === [] ? $this->cap : $this->values[count($this->values) - 1];
 
         return match ($this->axis) {
-            Axis::Position => Position::from((string) $last)->label(),
-            Axis::Ratio => $this->values === []
+            LadderAxis::Position => Position::from((string) $last)->label(),
+            LadderAxis::Ratio => $this->values === []
                 ? "$last counts of ".$this->phases[count($this->phases) - 1]->value : "an inhale of $last",
-            Axis::Count => "$last s a count",
-            Axis::Repeats => (string) $last,
-            Axis::Minutes => "$last min",
-            Axis::Parameter => "$last {$this->name}",
+            LadderAxis::Count => "$last s a count",
+            LadderAxis::Repeats => (string) $last,
+            LadderAxis::Minutes => "$last min",
+            LadderAxis::Parameter => "$last {$this->name}",
         };
     }
 

@@ -70,7 +70,7 @@ final readonly class Ladder
             $axes = self::changed($now, $next);
             if (count($axes) !== 1) {
                 throw InvalidValue::because($axes === [] ? "Rung $number changes nothing."
-                    : "Rung $number changes ".implode(' and ', array_map(fn (Axis $axis) => $axis->label(), $axes)).' at once; one at a time.');
+                    : "Rung $number changes ".implode(' and ', array_map(fn (LadderAxis $axis) => $axis->label(), $axes)).' at once; one at a time.');
             }
             foreach ($next->technique->climbs($school) as $climb) {
                 if ($climb->axis === $axes[0] && $climb->isWrittenPastCap($next) && ! $climb->isWrittenPastCap($now)) {
@@ -137,16 +137,16 @@ final readonly class Ladder
         return false;
     }
 
-    /** @return list<Axis> in which two exercises of a technique differ */
+    /** @return list<LadderAxis> in which two exercises of a technique differ */
     private static function changed(Prescription $from, Prescription $to): array
     {
         return array_values(array_filter([
-            $from->position !== $to->position ? Axis::Position : null,
-            $from->pattern?->toString() !== $to->pattern?->toString() ? Axis::Ratio : null,
-            abs($from->countLength->seconds - $to->countLength->seconds) > 1e-9 ? Axis::Count : null,
-            $from->breaths !== $to->breaths ? Axis::Repeats : null,
-            $from->minutes !== $to->minutes ? Axis::Minutes : null,
-            $from->parameters !== $to->parameters ? Axis::Parameter : null,
+            $from->position !== $to->position ? LadderAxis::Position : null,
+            $from->pattern?->toString() !== $to->pattern?->toString() ? LadderAxis::Ratio : null,
+            abs($from->countLength->seconds - $to->countLength->seconds) > 1e-9 ? LadderAxis::Count : null,
+            $from->breaths !== $to->breaths ? LadderAxis::Repeats : null,
+            $from->minutes !== $to->minutes ? LadderAxis::Minutes : null,
+            $from->parameters !== $to->parameters ? LadderAxis::Parameter : null,
         ]));
     }
 }

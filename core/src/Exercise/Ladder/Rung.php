@@ -11,12 +11,12 @@ use IvoryPace\Numbers;
 final readonly class Rung
 {
     /**
-     * @param  Axis|null  $axis  what changed against the rung below; null for the first
+     * @param  LadderAxis|null  $axis  what changed against the rung below; null for the first
      * @param  array<string, mixed>  $set  the fields that it sets over the rung below
      * @param  int  $days  least days on the rung below before this one, 0–365
      */
     public function __construct(
-        public ?Axis $axis,
+        public ?LadderAxis $axis,
         public array $set,
         public Prescription $prescription,
         public int $days,
@@ -30,12 +30,12 @@ final readonly class Rung
 
         return match ($this->axis) {
             null => $prescription->summary(),
-            Axis::Position => $prescription->position->label(),
-            Axis::Ratio => (string) $prescription->pattern?->toString(),
-            Axis::Count => Numbers::print($prescription->countLength->seconds).' s a count',
-            Axis::Repeats => "{$prescription->breaths} {$prescription->technique->length->value}",
-            Axis::Minutes => Numbers::print((float) $prescription->minutes).' min',
-            Axis::Parameter => $this->parameters(),
+            LadderAxis::Position => $prescription->position->label(),
+            LadderAxis::Ratio => (string) $prescription->pattern?->toString(),
+            LadderAxis::Count => Numbers::print($prescription->countLength->seconds).' s a count',
+            LadderAxis::Repeats => "{$prescription->breaths} {$prescription->technique->length->value}",
+            LadderAxis::Minutes => Numbers::print((float) $prescription->minutes).' min',
+            LadderAxis::Parameter => $this->parameters(),
         };
     }
 

@@ -28,7 +28,7 @@ final readonly class Routine
     private const MOVE_MS = 12_000;
 
     /**
-     * @param  list<Step>  $steps  1–20, at least one exercise, an hour altogether at most
+     * @param  list<RoutineStep>  $steps  1–20, at least one exercise, an hour altogether at most
      *
      * @throws InvalidValue
      */
@@ -51,7 +51,7 @@ final readonly class Routine
     /** @return list<Prescription> */
     public function exercises(): array
     {
-        return array_values(array_filter(array_map(fn (Step $step) => $step->prescription, $this->steps)));
+        return array_values(array_filter(array_map(fn (RoutineStep $step) => $step->prescription, $this->steps)));
     }
 
     /** The whole practice; every cue carries the number of its step. */

@@ -43,7 +43,7 @@ final class RoutineFields
     /** @return array{name: string, steps: list<array<string, mixed>>} */
     public static function write(Routine $routine): array
     {
-        return ['name' => $routine->name, 'steps' => array_map(fn (Step $step) => match (true) {
+        return ['name' => $routine->name, 'steps' => array_map(fn (RoutineStep $step) => match (true) {
             $step->prescription !== null => ['kind' => $step->kind->value, ...PrescriptionFields::write($step->prescription)],
             $step->kind === StepKind::Return => ['kind' => $step->kind->value],
             default => ['kind' => $step->kind->value, 'seconds' => $step->seconds],
@@ -52,7 +52,7 @@ final class RoutineFields
 
     /**
      * @param  array<mixed>  $input
-     * @return array{Step|null, array<string, string>}
+     * @return array{RoutineStep|null, array<string, string>}
      */
     private static function step(array $input): array
     {
@@ -62,12 +62,12 @@ final class RoutineFields
         if ($kind === StepKind::Exercise) {
             [$prescription, $errors] = PrescriptionReader::read($input);
             $fields->add($errors);
-            $step = $prescription === null ? null : $fields->attempt('technique', fn () => Step::exercise($prescription));
+            $step = $prescription === null ? null : $fields->attempt('technique', fn () => RoutineStep::exercise($prescription));
         } else {
             $step = match ($kind) {
                 null => null,
-                StepKind::Return => Step::goingBack(),
-                default => $fields->attempt('seconds', fn () => Step::timed($kind, $fields->number('seconds', 'seconds'))),
+                StepKind::Return => RoutineStep::goingBack(),
+                default => $fields->attempt('seconds', fn () => RoutineStep::timed($kind, $fields->number('seconds', 'seconds'))),
             };
         }
 

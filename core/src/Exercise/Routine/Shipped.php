@@ -16,35 +16,35 @@ final class Shipped
     {
         return [
             'falling-asleep' => new Routine('Falling asleep', [
-                Step::timed(StepKind::Settle, 20),
+                RoutineStep::timed(StepKind::Settle, 20),
                 self::exercise('tense-release', ['parameters' => ['groups' => 2, 'times' => 2]]),
-                Step::timed(StepKind::Free, 45),
+                RoutineStep::timed(StepKind::Free, 45),
                 self::exercise('three-part', ['position' => 'supine', 'breaths' => 8]),
                 self::exercise('body-scan', ['position' => 'supine', 'parameters' => ['seconds' => 2.5, 'list' => 1, 'end' => 2]]),
             ]),
             'end-of-shift' => new Routine('The end of a shift', [
                 self::exercise('shoulder-rolls', ['position' => 'seated', 'minutes' => 1]),
                 self::exercise('extended-exhale', ['position' => 'seated', 'breaths' => 8]),
-                Step::timed(StepKind::Free, 60),
+                RoutineStep::timed(StepKind::Free, 60),
                 self::exercise('noticing', ['minutes' => 1]),
             ]),
             'recover-and-go-on' => new Routine('Recovering breath and going on', [
                 self::exercise('pursed-exhale', ['position' => 'seated-forward', 'breaths' => 6]),
-                Step::timed(StepKind::Free, 30),
+                RoutineStep::timed(StepKind::Free, 30),
                 self::exercise('pursed-exhale', ['position' => 'standing', 'breaths' => 6]),
                 self::exercise('walking', ['ratio' => '2:3', 'breaths' => 20]),
             ]),
             'trunk-and-ribs' => new Routine('Trunk and ribs', [
                 self::exercise('ribs-down', ['minutes' => 2]),
                 self::exercise('prone', ['minutes' => 2]),
-                Step::goingBack(),
-                Step::timed(StepKind::Free, 30),
+                RoutineStep::goingBack(),
+                RoutineStep::timed(StepKind::Free, 30),
                 self::exercise('rib-release', ['breaths' => 4]),
             ]),
             'before-something-demanding' => new Routine('Five minutes before something demanding', [
                 self::exercise('noticing', ['minutes' => 0.5]),
                 self::exercise('square', ['ratio' => '3:3:3:3', 'breaths' => 6]),
-                Step::timed(StepKind::Free, 40),
+                RoutineStep::timed(StepKind::Free, 40),
                 self::exercise('double-inhale', ['position' => 'seated', 'breaths' => 3]),
                 self::exercise('double-exhale', ['ratio' => '3:6', 'breaths' => 8]),
             ]),
@@ -52,11 +52,11 @@ final class Shipped
     }
 
     /** @param  array<string, mixed>  $fields */
-    private static function exercise(string $technique, array $fields): Step
+    private static function exercise(string $technique, array $fields): RoutineStep
     {
         $defaults = PrescriptionReader::defaults(Catalogue::get($technique));
         [$prescription, $errors] = PrescriptionReader::read([...$defaults, ...$fields]);
 
-        return Step::exercise($prescription ?? throw InvalidValue::because("$technique: ".implode(' ', $errors)));
+        return RoutineStep::exercise($prescription ?? throw InvalidValue::because("$technique: ".implode(' ', $errors)));
     }
 }

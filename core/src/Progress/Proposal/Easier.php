@@ -6,10 +6,10 @@ namespace IvoryPace\Progress\Proposal;
 
 use IvoryPace\Breath\Ventilation;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\Item;
 use IvoryPace\Safety\Features;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
 use IvoryPace\Safety\Rules\Holding;

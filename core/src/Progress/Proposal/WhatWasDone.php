@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Progress\Proposal;
 
+use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\PrescriptionFields;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
-use IvoryPace\Programme\Weekday;
 use IvoryPace\Safety\PatientFacts;
-use IvoryPace\Session\Decision;
 
 /** Which decision a changed exercise amounts to, so that it can stand beside what was proposed for it. */
 final class WhatWasDone
@@ -29,7 +28,7 @@ final class WhatWasDone
         if ($isSameBreath && self::times($then) === self::times($now)) {
             return null;
         }
-        foreach ([[Step::up($then), Decision::StepUp], [Step::back($then, $earlier, $patient), Decision::StepBack]] as [$step, $decision]) {
+        foreach ([[StepTaken::up($then), Decision::StepUp], [StepTaken::back($then, $earlier, $patient), Decision::StepBack]] as [$step, $decision]) {
             if ($step !== null && self::isSameBreath($step, $now)) {
                 return $decision;
             }

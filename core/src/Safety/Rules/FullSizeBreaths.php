@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
+use IvoryPace\Health\Flag;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Offers\EasierForms;
 use IvoryPace\Safety\Offers\SmallerBreath;
+use IvoryPace\Safety\Phrases;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
 /**
  * Full-size breaths, more than 12 in a row, with panic, fainting or a Nijmegen score above 22. An uncounted
@@ -38,7 +38,7 @@ final class FullSizeBreaths implements Rule
         if (! $prescription->isFullSize() || ($flags === [] && $score === null) || (! Sizing::isUncounted($look) && $prescription->breathsInARow() <= self::MOST)) {
             return null;
         }
-        $because = implode(', ', array_filter([Words::list($flags), $score === null ? '' : "a Nijmegen score of $score"]));
+        $because = implode(', ', array_filter([Phrases::list($flags), $score === null ? '' : "a Nijmegen score of $score"]));
         $numbers = Sizing::isUncounted($look) ? ['minutes' => (float) $prescription->minutes] : ['breaths' => (float) $prescription->breathsInARow()];
 
         return new Finding(

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
+use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\AnyoneRule;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\FlagRule;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;

@@ -9,15 +9,15 @@ use IvoryPace\Breath\Counts;
 use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Change;
+use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Offers\EasierForms;
+use IvoryPace\Safety\Phrases;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
 /**
  * An inhale over 3 s at the start with asthma or COPD: in the first 14 days. With asthma alone up to 5 s is only noted,
@@ -53,7 +53,7 @@ final class InhaleAtStart implements Rule
 
         return new Finding(
             $this->id(), $isNoted ? Level::Note : Level::Caution, 'Long inhale to begin with',
-            'Inhale of '.Numbers::print($seconds).' s, with '.Words::list($flags).($isMarked ? ", mMRC {$look->patient->mmrc}" : '').'; the usual start is 2 s.', 'inhale',
+            'Inhale of '.Numbers::print($seconds).' s, with '.Phrases::list($flags).($isMarked ? ", mMRC {$look->patient->mmrc}" : '').'; the usual start is 2 s.', 'inhale',
             new Cause($flags, ['inhale' => $seconds, ...($isMarked ? ['mmrc' => (float) $look->patient->mmrc] : [])]),
         );
     }

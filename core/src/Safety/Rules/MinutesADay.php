@@ -31,7 +31,7 @@ final class MinutesADay implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'More than the patient has time for',
-            Numbers::print(round($most, 1)).' min on the fullest day; the patient said '.Numbers::print($has).' min.', 'times_a_day', new Cause([], ['minutes' => $most / $has]), basis: 'Arithmetic.',
+            Numbers::print($most, 1).' min on the fullest day; the patient said '.Numbers::print($has).' min.', 'times_a_day', new Cause([], ['minutes' => $most / $has]), basis: 'Arithmetic.',
         );
     }
 

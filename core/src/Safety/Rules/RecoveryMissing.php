@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
+use IvoryPace\Health\Flag;
 use IvoryPace\Programme\Item;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;
+use IvoryPace\Safety\Phrases;
 use IvoryPace\Safety\Rule;
-use IvoryPace\Safety\Words;
 
 /** No as-needed recovery exercise for a patient with asthma or COPD. Common practice. */
 final class RecoveryMissing implements Rule
@@ -32,7 +32,7 @@ final class RecoveryMissing implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'Nothing for sudden breathlessness',
-            'With '.Words::list($flags).', go through what to do when short of breath: seated leaning forward, out through the lips first.', 'technique', new Cause($flags),
+            'With '.Phrases::list($flags).', go through what to do when short of breath: seated leaning forward, out through the lips first.', 'technique', new Cause($flags),
         );
     }
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Rules;
 
+use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;
 use IvoryPace\Safety\Rule;
 
@@ -18,10 +20,20 @@ final class SaturationFallen implements Rule
         return 'SATURATION-FALL';
     }
 
+    /** What a fall says of holds and retentions; null when it is nothing to speak of. */
+    public static function levelOf(SaturationFall $fall): ?Level
+    {
+        return match (true) {
+            $fall->isDeep() => Level::NeedsReason,
+            $fall->isLasting() => Level::Caution,
+            default => null,
+        };
+    }
+
     public function check(Look $look): ?Finding
     {
         $fall = $look->patient->saturationFall;
-        $level = $fall?->level();
+        $level = $fall === null ? null : self::levelOf($fall);
         if ($fall === null || $level === null || ($look->of->retention <= 0 && $look->of->pause() <= Holding::SHORT + 1e-9)) {
             return null;
         }

@@ -10,9 +10,9 @@ use IvoryPace\Breath\Ventilation;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\AnyoneRule;
-use IvoryPace\Safety\Flag;
 use IvoryPace\Safety\FlagRule;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\Look;
@@ -131,7 +131,7 @@ final class Sizing
         $most = $ventilation->most();
 
         return new Seen(
-            'up to '.Numbers::print(round($most, 1)).' l of air a minute, over '.($isMost ? 'three times' : 'twice').' what is needed at rest, for '.round($isMost ? $threeTimes : $twice).' s: dizziness, tingling',
+            'up to '.Numbers::print($most, 1).' l of air a minute, over '.($isMost ? 'three times' : 'twice').' what is needed at rest, for '.round($isMost ? $threeTimes : $twice).' s: dizziness, tingling',
             ['ventilation' => $most, 'seconds' => $twice], $isMost ? Level::NeedsReason : Level::Caution,
         );
     }
@@ -155,6 +155,6 @@ final class Sizing
         $most = $look->of->ventilation()->most();
 
         return $breaths <= self::FLAGGED_BREATHS ? null
-            : new Seen("$breaths breaths with ".Numbers::print(round($most, 1)).' l of air a minute', ['ventilation' => $most, 'breaths' => (float) $breaths]);
+            : new Seen("$breaths breaths with ".Numbers::print($most, 1).' l of air a minute', ['ventilation' => $most, 'breaths' => (float) $breaths]);
     }
 }

@@ -6,6 +6,7 @@ namespace IvoryPace\Tests\Progress\Proposal;
 
 use IvoryPace\Fraction;
 use IvoryPace\InvalidValue;
+use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalFacts;
 use IvoryPace\Progress\Proposal\ProposalKind;
@@ -13,7 +14,6 @@ use IvoryPace\Progress\Proposal\ReliablyWorse;
 use IvoryPace\Progress\Proposal\Thresholds;
 use IvoryPace\Progress\Proposal\Worsening;
 use IvoryPace\Progress\Proposal\WorseOver;
-use IvoryPace\Session\Decision;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -10,7 +10,7 @@ use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\School;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
-use IvoryPace\Progress\Proposal\Step;
+use IvoryPace\Progress\Proposal\StepTaken;
 use LogicException;
 use PHPUnit\Framework\TestCase;
 
@@ -21,7 +21,7 @@ final class StepTest extends TestCase
     public function test_up_takes_the_next_rung_and_leaves_times_reason_and_lineage(): void
     {
         $item = $this->item();
-        $next = Step::up($item);
+        $next = StepTaken::up($item);
 
         self::assertNotNull($next);
         self::assertSame($item->ladder()?->next()?->prescription->summary(), $next->prescription->summary());
@@ -31,22 +31,22 @@ final class StepTest extends TestCase
     public function test_an_edited_ladder_keeps_what_is_left_of_it_and_ends(): void
     {
         $item = $this->item(['ladder' => [['set' => ['breaths' => 14], 'days' => 3], ['set' => ['breaths' => 16], 'days' => 10]]]);
-        $next = Step::up($item);
+        $next = StepTaken::up($item);
         self::assertSame([14, 16, 10], [$next?->prescription->breaths, $next?->ladder()?->next()?->prescription->breaths, $next?->ladder()?->next()?->days]);
-        $top = Step::up($next ?? $item);
+        $top = StepTaken::up($next ?? $item);
         self::assertSame(16, $top?->prescription->breaths);
-        self::assertNull(Step::up($top), 'an edited ladder has an end');
+        self::assertNull(StepTaken::up($top), 'an edited ladder has an end');
     }
 
     public function test_back_leads_to_the_form_from_which_the_ladder_came(): void
     {
         $first = $this->item();
-        $second = Step::up($first) ?? throw new LogicException('no rung');
-        self::assertSame($first->summary(), Step::back($second, [$first])?->summary());
+        $second = StepTaken::up($first) ?? throw new LogicException('no rung');
+        self::assertSame($first->summary(), StepTaken::back($second, [$first])?->summary());
 
         // After a step back the harder form is the latest one, and not below.
-        self::assertNotSame($second->summary(), Step::back($first, [$second])?->summary());
-        self::assertSame($first->summary(), Step::back($second, [$this->item(['ratio' => '3:0:3:1', 'position' => 'supine']), $first])?->summary(), 'what does not lead here is passed over');
+        self::assertNotSame($second->summary(), StepTaken::back($first, [$second])?->summary());
+        self::assertSame($first->summary(), StepTaken::back($second, [$this->item(['ratio' => '3:0:3:1', 'position' => 'supine']), $first])?->summary(), 'what does not lead here is passed over');
     }
 
     public function test_where_no_rung_leads_here_the_school_says_what_is_easier(): void
@@ -54,7 +54,7 @@ final class StepTest extends TestCase
         $item = $this->item();
         foreach (School::cases() as $school) {
             $mine = $this->item(['school' => $school->value]);
-            $back = Step::back($mine, []);
+            $back = StepTaken::back($mine, []);
             self::assertNotNull($back, $school->value);
             self::assertSame([$item->lineage, $item->why], [$back->lineage, $back->why]);
             self::assertEquals(PrescriptionReader::changed($mine->prescription, Adjusting::tooHard($mine->prescription, $school)[0]->set), $back->prescription);
@@ -66,8 +66,8 @@ final class StepTest extends TestCase
     {
         $routine = DraftReader::read(['kind' => 'routine', 'routine_name' => 'Evening', 'steps' => [['kind' => 'exercise', 'technique' => 'square']], 'times_a_day' => 1], 'r')->item ?? throw new LogicException('cannot be prescribed');
 
-        self::assertNull(Step::up($routine));
-        self::assertNull(Step::back($routine, [$this->item()]));
+        self::assertNull(StepTaken::up($routine));
+        self::assertNull(StepTaken::back($routine, [$this->item()]));
     }
 
     /** @param  array<string, mixed>  $with */

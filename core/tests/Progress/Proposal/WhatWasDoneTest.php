@@ -6,9 +6,9 @@ namespace IvoryPace\Tests\Progress\Proposal;
 
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
-use IvoryPace\Progress\Proposal\Step;
+use IvoryPace\Progress\Proposal\Decision;
+use IvoryPace\Progress\Proposal\StepTaken;
 use IvoryPace\Progress\Proposal\WhatWasDone;
-use IvoryPace\Session\Decision;
 use LogicException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -38,7 +38,7 @@ final class WhatWasDoneTest extends TestCase
     public function test_steps_are_recognised_and_what_is_gone_was_stopped(): void
     {
         $item = $this->item();
-        $up = Step::up($item) ?? throw new LogicException('no rung');
+        $up = StepTaken::up($item) ?? throw new LogicException('no rung');
         self::assertSame(Decision::StepUp, WhatWasDone::to($item, $up));
         self::assertSame(Decision::StepBack, WhatWasDone::to($up, $item, [$item]));
         self::assertSame(Decision::Stop, WhatWasDone::to($item, null));

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Device;
+
+use App\Catalogue\Figures;
+use App\Catalogue\RidgeSvg;
+use App\Facts\PatientFactsOf;
+use App\Models\Patient;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
+use Carbon\CarbonImmutable;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use IvoryPace\Calendar\Weekday;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Prop;
+use IvoryPace\Health\Flag;
+use IvoryPace\Programme\AnchorSlot;
+use IvoryPace\Programme\Item;
+
+/** A programme on paper, for the patient: A4, the breath drawn, the dose, cautions, and a grid to tally on. */
+final class PatientSheet
+{
+    /** Days of the grid; a longer programme gets a new sheet at its review. */
+    private const DAYS = 14;
+
+    public static function pdf(ProgrammeVersion $version, Patient $patient): string
+    {
+        $options = new Options;
+        // Nothing is fetched: drawings are part of the page, fonts ship with the writer.
+        $options->setIsRemoteEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setTempDir(storage_path('framework/cache'));
+        $options->setFontCache(storage_path('framework/cache'));
+        $dompdf = new Dompdf($options);
+        $dompdf->setPaper('A4');
+        $dompdf->loadHtml(view('sheet', self::data($version, $patient))->render(), 'UTF-8');
+        $dompdf->render();
+
+        return (string) $dompdf->output();
+    }
+
+    /** @return array<string, mixed> the same, to be shown on the patient's device */
+    public static function forDevice(ProgrammeVersion $version, Patient $patient): array
+    {
+        $data = self::data($version, $patient);
+        unset($data['days'], $data['patient']);
+        $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0]), $data['items']);
+        $data['cautions'] = [
+            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}", $data['slight'], ...array_filter([$data['feels'], $data['holds']]),
+            __('patient.practice.never').' '.__('patient.today.nobody').' '.__('sheet.licence'),
+        ];
+
+        return $data;
+    }
+
+    /** @return array<string, mixed> */
+    private static function data(ProgrammeVersion $version, Patient $patient): array
+    {
+        $first = CarbonImmutable::parse($version->in_force_from->format('Y-m-d'));
+
+        return [
+            'patient' => $patient->name,
+            'clinic' => $patient->clinic->name,
+            'emergency' => $patient->clinic->emergency_wording,
+            'number' => $version->number,
+            'from' => $first->isoFormat('D MMMM YYYY'),
+            'review' => $version->review_on->isoFormat('D MMMM YYYY'),
+            'symptom' => $version->rated_symptom,
+            ...self::feelings($version, $patient),
+            'goal' => $version->goal['words'] ?? '',
+            'note' => $version->patient_note,
+            'days' => array_map(fn (int $day) => $first->addDays($day), range(0, self::DAYS - 1)),
+            'items' => $version->items->map(fn (ProgrammeItem $row) => self::item($row->item()))->all(),
+            'needs' => $version->items->flatMap(fn (ProgrammeItem $row) => array_merge(...array_map(
+                fn (Prescription $prescription) => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props), $row->item()->exercises(),
+            )))->unique()->values()->all(),
+        ];
+    }
+
+    /** @return array{slight: string, feels: string, holds: string} what may be felt and is harmless, and how holds are meant */
+    private static function feelings(ProgrammeVersion $version, Patient $patient): array
+    {
+        $exercises = array_merge(...array_values($version->items->map(fn (ProgrammeItem $row) => $row->item()->exercises())->all()));
+        $feels = array_values(array_unique(array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->feels, $exercises))));
+        $isCareful = PatientFactsOf::screened($patient->loadMissing('latestScreening.answers'), CarbonImmutable::now())->which(Flag::lightHeadednessMatters()) !== [];
+        // What may make someone faint is no harmless feeling for everyone.
+        $said = array_filter($feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first')));
+
+        return [
+            'slight' => (string) __($isCareful ? 'sheet.slight-careful' : 'sheet.slight'),
+            'feels' => $said === [] ? '' : (string) __('sheet.feels', ['what' => implode(' ', array_map(fn (string $key) => (string) __($key), $said))]),
+            'holds' => array_filter($exercises, fn (Prescription $prescription) => $prescription->hasHold()) === [] ? '' : (string) __('sheet.holds'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function item(Item $item): array
+    {
+        $prescription = $item->prescription;
+        $short = $item->shortVersion();
+
+        return [
+            'name' => self::name($item->routine->name ?? null, $prescription),
+            'steps' => $item->routine === null ? [] : array_map(fn (Prescription $step) => self::name(null, $step).', '.$step->summary(), $item->exercises()),
+            'ridge' => 'data:image/svg+xml;base64,'.base64_encode(RidgeSvg::of(Figures::ridge($item))),
+            'minutes' => round($item->seconds() / 60, 1),
+            'about' => $item->timeline()->isAbout(),
+            'breaths' => $item->countedBreaths(),
+            'position' => __("position.{$prescription->position->value}"),
+            'props' => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
+            'hands' => __($prescription->technique->hands),
+            'size' => __("exercise.size.{$prescription->effort->value}"),
+            'gaze' => __("exercise.gaze.{$prescription->gaze->value}"),
+            'right' => $prescription->own !== null && $prescription->own->right !== '' ? [$prescription->own->right]
+                : array_map(fn (string $key) => (string) __($key), $item->routine === null ? $item->school->criteria($prescription->technique) : []),
+            'why' => $item->why,
+            'short' => $short === null ? '' : ($short->technique->countsRepeats() ? "{$short->breaths} {$short->technique->length->value}" : round($short->exerciseSeconds() / 60, 1).' min'),
+            'needed' => $item->asNeeded === null ? '' : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
+            'anchors' => array_map(self::anchor(...), $item->plan->slots ?? []),
+            'slots' => $item->plan->slots ?? [],
+        ];
+    }
+
+    private static function name(?string $routine, Prescription $prescription): string
+    {
+        return $routine ?? $prescription->own->name ?? (string) __("exercise.{$prescription->technique->key}.name");
+    }
+
+    private static function anchor(AnchorSlot $slot): string
+    {
+        $days = count($slot->weekdays) === 7 ? '' : ', '.implode(' ', array_map(fn (Weekday $day) => substr($day->name, 0, 3), $slot->weekdays));
+
+        return __("anchor.{$slot->anchor->value}")." {$slot->from->toString()}–{$slot->to->toString()}$days";
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts;
+
+use DateTimeImmutable;
+use DateTimeZone;
+use Illuminate\Support\Facades\Crypt;
+use IvoryPace\Calendar\PatientClock;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Health\StopClass;
+use IvoryPace\Health\StopSymptom;
+use IvoryPace\Practice\PracticeRecord;
+use IvoryPace\Programme\Anchor;
+use stdClass;
+
+/** A practice as it is counted. There are hundreds in a year, so it is read from its row without a model around it. */
+final readonly class PracticeOnFile
+{
+    public const COLUMNS = [
+        'id', 'patient_id', 'lineage', 'anchor', 'started_at', 'received_at', 'breaths_done', 'breaths_prescribed', 'seconds_done', 'seconds_prescribed',
+        'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark',
+    ];
+
+    private function __construct(
+        public int $id,
+        public PatientDay $day,
+        public PracticeRecord $record,
+        public string $receivedAt,
+        public ?int $before,
+        public ?int $after,
+        public ?int $effort,
+        public ?string $smooth,
+        public bool $slight,
+        public ?StopClass $stopClass,
+        public ?StopSymptom $stopSymptom,
+        private ?string $sealedRemark,
+    ) {
+    }
+
+    public static function read(stdClass $row, PatientClock $clock): self
+    {
+        static $utc = new DateTimeZone('UTC');
+        $startedAt = new DateTimeImmutable((string) $row->started_at, $utc);
+        $stopClass = $row->stop_class === null ? null : StopClass::from((string) $row->stop_class);
+        $isCounted = $row->breaths_prescribed > 0;
+
+        return new self(
+            (int) $row->id,
+            $clock->dayOf($startedAt),
+            new PracticeRecord(
+                (string) $row->lineage, $startedAt, (float) ($isCounted ? $row->breaths_done : $row->seconds_done), (float) ($isCounted ? $row->breaths_prescribed : $row->seconds_prescribed),
+                stoppedForSymptom: $stopClass?->isSymptom() === true, anchor: $row->anchor === null ? null : Anchor::from((string) $row->anchor),
+            ),
+            (string) $row->received_at,
+            self::whole($row->before), self::whole($row->after), self::whole($row->effort), $row->smooth === null ? null : (string) $row->smooth, (bool) $row->slight_symptom,
+            $stopClass, $row->stop_symptom === null ? null : StopSymptom::from((string) $row->stop_symptom), $row->remark === null ? null : (string) $row->remark,
+        );
+    }
+
+    public function isStoppedForSymptom(): bool
+    {
+        return $this->record->stoppedForSymptom;
+    }
+
+    public function remark(): string
+    {
+        return $this->sealedRemark === null ? '' : trim(Crypt::decryptString($this->sealedRemark));
+    }
+
+    private static function whole(mixed $value): ?int
+    {
+        return is_numeric($value) ? (int) $value : null;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Bench;
+
+use App\Catalogue\Figures;
+use App\Catalogue\LadderView;
+use IvoryPace\Exercise\Change;
+use IvoryPace\Exercise\Ladder\Reach;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Routine\RoutineStep;
+use IvoryPace\Programme\Draft;
+use IvoryPace\Programme\Item;
+use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\PatientFacts;
+use IvoryPace\Safety\RuleBook;
+
+/** Everything that the Bench shows for what has been typed. */
+final class BenchAnswer
+{
+    /**
+     * @param  array<string, Prescription>  $inForce  by lineage
+     * @param  Reach  $reach  how far its ladders lead
+     * @return array<string, mixed>
+     */
+    public static function to(ProgrammeDraft $draft, PatientFacts $patient, array $inForce, Reach $reach): array
+    {
+        $findings = RuleBook::checkProgramme($draft->items(), $patient, $inForce);
+
+        return [
+            'items' => array_map(fn (Draft $each, string $id) => self::item($each, $id, $findings[$id] ?? [], $reach), $draft->drafts, $draft->ids),
+            'minutes' => array_values($draft->minutesByWeekday()),
+            'school' => $draft->school->value,
+            'error' => $draft->error,
+        ];
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array<string, mixed>
+     */
+    private static function item(Draft $draft, string $id, array $findings, Reach $reach): array
+    {
+        $item = $draft->item;
+        $short = $item?->shortVersion();
+        $ladder = $item?->ladder($reach);
+
+        return [
+            'id' => $id,
+            'fields' => ['id' => $id, ...$draft->fields],
+            'errors' => (object) $draft->errors,
+            'name' => $item?->name(),
+            'summary' => $item?->summary(),
+            'figures' => $item === null ? null : Figures::ofItem($item),
+            'ridge' => $item === null ? null : Figures::ridge($item),
+            'right' => $item === null ? [] : self::right($item),
+            'short' => $short === null ? null : ['summary' => $short->summary(), 'seconds' => $short->exerciseSeconds()],
+            'ladder' => $item === null || $ladder === null ? null : LadderView::of($ladder, $item->ladder !== null),
+            'findings' => array_map(self::finding(...), $findings),
+        ];
+    }
+
+    /** @return list<string> what right looks like: the clinic's own words, or those of technique and school */
+    private static function right(Item $item): array
+    {
+        if ($item->routine !== null) {
+            return array_map(fn (RoutineStep $step) => $step->label(), $item->routine->steps);
+        }
+        $own = $item->prescription->own->right ?? '';
+
+        return $own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($item->prescription->technique));
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding): array
+    {
+        return [
+            'rule' => $finding->rule,
+            'level' => $finding->level->value,
+            'title' => $finding->title,
+            'message' => $finding->message,
+            'field' => $finding->field,
+            'basis' => $finding->basis,
+            'cause' => $finding->cause->write(),
+            'changes' => array_map(
+                fn (Change $change) => ['label' => $change->label, 'set' => (object) $change->set, 'add' => $change->add], $finding->changes,
+            ),
+        ];
+    }
+}

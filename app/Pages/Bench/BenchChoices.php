@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Bench;
+
+use App\Catalogue\FromCatalogue;
+use App\Catalogue\RoutineList;
+use App\Catalogue\Shelf;
+use App\Catalogue\TemplateList;
+use App\Models\Clinic;
+use IvoryPace\Breath\Counting;
+use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Effort;
+use IvoryPace\Exercise\Fade;
+use IvoryPace\Exercise\Gaze;
+use IvoryPace\Exercise\Length;
+use IvoryPace\Exercise\Parameter;
+use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Route;
+use IvoryPace\Exercise\Routine\StepKind;
+use IvoryPace\Exercise\School;
+use IvoryPace\Exercise\Technique;
+use IvoryPace\Programme\Anchor;
+use IvoryPace\Programme\DraftReader;
+
+/** What can be chosen on the Bench. */
+final class BenchChoices
+{
+    /**
+     * @param  list<array<string, mixed>>  $present  fields of the draft's items: a breath of the clinic's own that is no longer kept stays a choice
+     * @return array<string, mixed>
+     */
+    public static function all(Clinic $clinic, array $present): array
+    {
+        return [
+            'techniques' => [...self::planned(), self::technique(Catalogue::get('forward-lean'), Catalogue::get('forward-lean')->name, []), ...self::own($clinic, $present)],
+            'routines' => RoutineList::choices($clinic),
+            'templates' => TemplateList::of($clinic),
+            'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
+            'props' => array_map(self::choice(...), Prop::cases()),
+            'efforts' => array_map(self::choice(...), Effort::cases()),
+            'routes_in' => array_map(self::choice(...), [Route::Nose, Route::Mouth, Route::PursedLips]),
+            'gazes' => array_map(self::choice(...), Gaze::cases()),
+            'fades' => array_map(self::choice(...), Fade::cases()),
+            'countings' => array_map(fn (Counting $counting) => ['value' => $counting->value, 'label' => $counting->value], Counting::cases()),
+            'schools' => array_map(fn (School $school) => [...self::choice($school), 'assumes' => $school->assumptions()], School::cases()),
+            'anchors' => array_map(fn (Anchor $anchor) => [
+                ...self::choice($anchor), 'from' => $anchor->usualWindow()[0], 'to' => $anchor->usualWindow()[1],
+            ], Anchor::cases()),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> techniques of the catalogue that are practised to a plan */
+    public static function planned(): array
+    {
+        return FromCatalogue::remember('planned', self::compute(...));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function compute(): array
+    {
+        $techniques = array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn && ! $technique->isRecovery);
+
+        return array_values(array_map(fn (Technique $technique) => self::technique($technique, $technique->name, []), $techniques));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $present
+     * @return list<array<string, mixed>>
+     */
+    private static function own(Clinic $clinic, array $present): array
+    {
+        $technique = Catalogue::get('own');
+        $kept = array_map(fn ($own) => $own->fields, Shelf::own($clinic));
+        foreach ($present as $fields) {
+            if (($fields['technique'] ?? null) === 'own' && ! in_array($fields['own_name'] ?? null, array_column($kept, 'own_name'), true)) {
+                $kept[] = $fields;
+            }
+        }
+
+        return array_map(function (array $fields) use ($technique) {
+            $name = $fields['own_name'] ?? null;
+
+            return self::technique($technique, is_string($name) ? $name : $technique->name, $fields);
+        }, $kept);
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields  over the technique's defaults
+     * @return array<string, mixed>
+     */
+    private static function technique(Technique $technique, string $name, array $fields): array
+    {
+        $words = fn (array $keys) => array_map(fn (string $key) => __($key), $keys);
+        $right = $fields['own_right'] ?? '';
+
+        return [
+            'key' => $technique->key,
+            'name' => $name,
+            'about' => $technique->isOwn ? 'A counted breath of your own.' : $technique->about,
+            'has_ratio' => $technique->hasRatio(),
+            'length' => $technique->length->value,
+            'is_recovery' => $technique->isRecovery,
+            'is_paced' => $technique->length !== Length::Minutes && ! in_array(Demand::ScansBody, $technique->demands, true) && ! $technique->isRecovery,
+            'parameters' => array_values(array_map(fn (Parameter $parameter) => [
+                'name' => $parameter->name, 'label' => $parameter->label, 'choices' => $parameter->choices,
+            ], $technique->parameters)),
+            'positions' => array_map(self::choice(...), $technique->positions),
+            'routes_out' => array_map(self::choice(...), $technique->routesOut),
+            'efforts' => array_map(fn (Effort $effort) => $effort->value, $technique->efforts),
+            'right' => is_string($right) && $right !== '' ? [$right] : $words($technique->teaching->right),
+            'mistakes' => $words($technique->teaching->mistakes),
+            'defaults' => [...DraftReader::defaults($technique), ...array_intersect_key($fields, array_flip([
+                'ratio', 'count_length', 'breaths', 'position', 'route_out', 'own_name', 'own_right',
+            ]))],
+        ];
+    }
+
+    /** @return array{value: string, label: string} */
+    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor $choice): array
+    {
+        return ['value' => $choice->value, 'label' => $choice->label()];
+    }
+}

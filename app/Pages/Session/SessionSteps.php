@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Session;
+
+use App\Facts\DiaryOf;
+use App\Facts\EvidenceOf;
+use App\Facts\OnFile;
+use App\Facts\PracticeOnFile;
+use App\Facts\ProposalOf;
+use App\Facts\ReachOf;
+use App\Models\CareSession;
+use App\Models\Patient;
+use App\Models\ProgrammeItem;
+use App\Pages\Measure\MeasureDesk;
+use Carbon\CarbonImmutable;
+use DateTimeZone;
+use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Ladder\Reach;
+use IvoryPace\Exercise\Technique;
+use IvoryPace\Programme\Item;
+use IvoryPace\Progress\Proposal\Decision;
+use IvoryPace\Session\Step;
+
+/** What each step of a session shows. */
+final class SessionSteps
+{
+    private const REMARKS = 20;
+
+    /** @return array<string, mixed> */
+    public static function of(Patient $patient, CareSession $session, Step $step, CarbonImmutable $now): array
+    {
+        $patient->loadMissing('latestScreening.answers', 'latestScreening.practitioner', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+
+        return match ($step) {
+            Step::Brief => self::brief($patient, $session, $now),
+            Step::CatchUp => self::catchUp($patient, $session, $now),
+            Step::Measure => MeasureDesk::of($patient),
+            Step::Teach => self::teach($patient),
+            Step::Decide => self::decide($patient, $now),
+            Step::Prescribe => [],
+            Step::HandOver => self::handOver($patient, $session),
+            Step::Note => SessionNoteOf::session($patient, $session),
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private static function brief(Patient $patient, CareSession $session, CarbonImmutable $now): array
+    {
+        $brief = BriefOf::patient($patient, $session, $now);
+        $last = BriefOf::before($patient, $session);
+
+        return [
+            'lines' => $brief->lines, 'questions' => $brief->questions,
+            'last' => $last === null ? null : [
+                'id' => $last->id, 'number' => $last->number, 'on' => $last->begun_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+                'note' => BriefOf::lastNote($last)?->text,
+            ],
+            'goal' => $patient->activeProgramme?->latestVersion()?->goal,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function catchUp(Patient $patient, CareSession $session, CarbonImmutable $now): array
+    {
+        $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
+        $time = fn (PracticeOnFile $practice) => $practice->record->startedAt->setTimezone(new DateTimeZone($patient->time_zone))->format('j M H:i');
+        $since = BriefOf::before($patient, $session)?->begun_at;
+        $practices = collect($evidence === null ? [] : array_reverse($evidence->practices));
+
+        return [
+            'exercises' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row))], self::rows($patient)),
+            'stops' => $practices->filter(fn (PracticeOnFile $practice) => $practice->stopClass !== null)->take(10)
+                ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'symptom' => $practice->stopSymptom?->label() ?? 'no symptom', 'remark' => $practice->remark() === '' ? null : $practice->remark()])->values(),
+            'remarks' => $practices->filter(fn (PracticeOnFile $practice) => ($since === null || $practice->record->startedAt >= $since) && $practice->remark() !== '')->take(self::REMARKS)
+                ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'text' => $practice->remark()])->values(),
+            'diary' => DiaryOf::patient($patient, $now),
+            'screened' => $patient->latestScreening === null ? null : [
+                'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $patient->latestScreening->practitioner->name,
+                'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay(),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> what can be tried: the exercises in force, then the catalogue */
+    private static function teach(Patient $patient): array
+    {
+        $own = array_map(fn (ProgrammeItem $row) => self::choice($row->item(), $row->fields, $row->lineage), self::rows($patient));
+        $catalogue = array_map(fn (Technique $technique) => [
+            'name' => $technique->name, 'lineage' => null, 'fields' => ['technique' => $technique->key], 'ratio' => $technique->ratio, 'count_length' => $technique->ratio === null ? null : $technique->count,
+            'right' => array_map(fn (string $key) => (string) __($key), $technique->teaching->right), 'mistakes' => array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
+            'hands' => (string) __($technique->hands),
+        ], array_values(array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn)));
+
+        return ['choices' => [...$own, ...$catalogue]];
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private static function choice(Item $item, array $fields, string $lineage): array
+    {
+        $technique = $item->prescription->technique;
+        $own = $item->prescription->own->right ?? '';
+        $right = $item->routine !== null ? [] : ($own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($technique)));
+
+        return [
+            'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields, 'ratio' => $item->routine === null ? ($fields['ratio'] ?? null) : null,
+            'count_length' => $item->routine === null && isset($fields['ratio']) ? $item->prescription->countLength->seconds : null, 'right' => $right,
+            'mistakes' => $item->routine !== null ? [] : array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes), 'hands' => $item->routine !== null ? '' : (string) __($technique->hands),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function decide(Patient $patient, CarbonImmutable $now): array
+    {
+        $file = OnFile::patient($patient, $now);
+        $evidence = EvidenceOf::on($file);
+        $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
+
+        return [
+            'decisions' => array_map(fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases()),
+            'items' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => [
+                'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(), 'as_needed' => $row->item()->asNeeded !== null,
+                'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
+                'next' => self::nextRung($row->item(), ReachOf::on($file)->reach),
+                'proposal' => ($proposal = $proposals?->item($row)) === null ? null : ['kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule()],
+            ], self::rows($patient)),
+        ];
+    }
+
+    /** What the ladder would ask next; null at its top, and where it would lead too far. */
+    private static function nextRung(Item $item, Reach $reach): ?string
+    {
+        return $item->ladder($reach)?->nextWithin($reach)?->change();
+    }
+
+    /** @return array<string, mixed> */
+    private static function handOver(Patient $patient, CareSession $session): array
+    {
+        $version = $patient->activeProgramme?->latestVersion();
+
+        return [
+            'version' => $version === null ? null : [
+                'number' => $version->number, 'is_new' => $version->issued_at >= $session->begun_at, 'in_force_from' => $version->in_force_from->format('j M Y'), 'review_on' => $version->review_on->format('j M Y'),
+                'patient_note' => $version->patient_note, 'items' => $version->items->map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'summary' => $row->item()->summary()]),
+            ],
+            'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
+            'public_address' => config()->string('app.url'),
+        ];
+    }
+
+    /** @return list<ProgrammeItem> of the latest version */
+    private static function rows(Patient $patient): array
+    {
+        return array_values($patient->activeProgramme?->latestVersion()?->items->all() ?? []);
+    }
+}
