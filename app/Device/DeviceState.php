@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Device;
 
 use App\Guard\ScreenLock;
+use App\Language\ConsentText;
 use App\Models\Device;
 use Illuminate\Http\Request;
 

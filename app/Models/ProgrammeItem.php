@@ -45,22 +45,6 @@ final class ProgrammeItem extends Row
         return $this->getRawOriginal('fields') === $other->getRawOriginal('fields');
     }
 
-    /**
-     * True when fields prescribe the same exercise, perhaps in another way: then it keeps its lineage.
-     *
-     * @param  array<string, mixed>  $fields
-     */
-    public function isSameExercise(array $fields): bool
-    {
-        if ($this->item()->routine !== null) {
-            return ($fields['kind'] ?? '') === 'routine';
-        }
-        $prescription = $this->item()->prescription;
-
-        return $prescription->technique->key === ($fields['technique'] ?? null)
-            && ($prescription->own === null || $prescription->own->name === ($fields['own_name'] ?? null));
-    }
-
     /** @return array<string, string> */
     protected function casts(): array
     {

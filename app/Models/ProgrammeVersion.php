@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Exercise\School;
+use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Version;
 
 /**
@@ -55,6 +56,17 @@ final class ProgrammeVersion extends Row
     public function items(): HasMany
     {
         return $this->hasMany(ProgrammeItem::class)->orderBy('id');
+    }
+
+    /** @return array<string, Item> as the core sees them */
+    public function itemsByLineage(): array
+    {
+        $items = [];
+        foreach ($this->items as $row) {
+            $items[$row->lineage] = $row->item();
+        }
+
+        return $items;
     }
 
     /** @return HasMany<FindingReason, $this> */

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\ActOnRedFlag;
-use App\Actions\CompleteScreening;
-use App\Actions\IssueVersion;
-use App\Actions\MakeAccessLink;
-use App\Actions\RegisterDevice;
-use App\Actions\StorePractice;
-use App\Device\ConsentText;
-use App\Device\Outbox\Sent;
+use App\Actions\Access\MakeAccessLink;
+use App\Actions\Access\RegisterDevice;
+use App\Actions\Assessment\ActOnRedFlag;
+use App\Actions\Assessment\CompleteScreening;
+use App\Actions\Practice\StorePractice;
+use App\Actions\Programme\IssueVersion;
+use App\Facts\Sent;
 use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
+use App\Language\ConsentText;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;

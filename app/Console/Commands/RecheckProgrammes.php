@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\RecheckProgramme;
+use App\Actions\Programme\RecheckProgramme;
 use App\Models\Patient;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

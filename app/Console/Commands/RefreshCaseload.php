@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Facts\CaseloadLines;
+use App\Facts\Caseload\CaseloadLines;
 use Illuminate\Console\Command;
 
 /** Computes the lines of the caseload that have run out, so that nobody who opens it has to wait for that. */

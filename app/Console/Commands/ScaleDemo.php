@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Facts\CaseloadLines;
+use App\Facts\Caseload\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Practitioner;
 use App\Models\Role;

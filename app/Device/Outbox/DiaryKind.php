@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\WriteDiary;
+use App\Actions\Practice\WriteDiary;
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Validator;
 
@@ -13,6 +14,26 @@ final class DiaryKind implements Kind
 {
     public function __construct(private readonly WriteDiary $write)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'diary';
+    }
+
+    public function isRewritten(): bool
+    {
+        return true;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return false;
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        return "Diary of {$body->day('day')}";
     }
 
     public function rules(): array

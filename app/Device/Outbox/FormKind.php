@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\AnswerForm;
+use App\Actions\Assessment\AnswerForm;
+use App\Facts\Sent;
 use App\Models\AskedForm;
 use App\Models\Device;
 use Illuminate\Validation\ValidationException;
@@ -15,6 +16,26 @@ final class FormKind implements Kind
 {
     public function __construct(private readonly AnswerForm $answer)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'form';
+    }
+
+    public function isRewritten(): bool
+    {
+        return true;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return array_filter($body->list('answers'), self::isYesToARedFlag(...), ARRAY_FILTER_USE_BOTH) !== [];
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        return 'Answers to questions'.($this->isUrgent($body) ? ', with a yes to something urgent' : '');
     }
 
     public function rules(): array
@@ -43,5 +64,10 @@ final class FormKind implements Kind
         ($this->answer)($form, $body['answers'], (bool) ($body['done'] ?? false), (bool) ($body['with_gaps'] ?? false), isset($body['answered_at']) ? $sent->corrected((string) $body['answered_at'])->min($sent->receivedAt) : null);
 
         return true;
+    }
+
+    private static function isYesToARedFlag(mixed $answer, int|string $key): bool
+    {
+        return str_starts_with((string) $key, 'red.') && is_scalar($answer) && (int) $answer === 1;
     }
 }

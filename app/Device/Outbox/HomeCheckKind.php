@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\StoreHomeCheck;
+use App\Actions\Practice\StoreHomeCheck;
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Validator;
 use IvoryPace\Assessment\TappedRate;
@@ -14,6 +15,26 @@ final class HomeCheckKind implements Kind
 {
     public function __construct(private readonly StoreHomeCheck $store)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'check';
+    }
+
+    public function isRewritten(): bool
+    {
+        return false;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return false;
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        return "Home check of {$body->day('taken_at')}";
     }
 
     public function rules(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
@@ -11,6 +12,18 @@ use Illuminate\Validation\Validator;
 /** One kind of thing that a patient's device sends, perhaps days after it happened. */
 interface Kind
 {
+    /** As devices name it. */
+    public static function name(): string;
+
+    /** Whether a later word takes the place of an earlier one; what was done stays as it was. */
+    public function isRewritten(): bool;
+
+    /** Whether somebody has to look at it at once, read from what has not been checked. */
+    public function isUrgent(Unchecked $body): bool;
+
+    /** In words, for the practitioner who decides about what a signed-out device sent. */
+    public function describe(Unchecked $body): string;
+
     /** @return array<string, mixed> */
     public function rules(): array;
 

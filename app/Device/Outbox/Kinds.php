@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Support\Facades\Validator as Validators;
 use Illuminate\Validation\ValidationException;
@@ -15,20 +16,23 @@ final class Kinds
     /** Time as a device writes it. */
     public const TIME = 'date_format:Y-m-d\TH:i:s.vp,Y-m-d\TH:i:sp';
 
-    /** @var array<string, class-string<Kind>> */
-    private const ALL = [
-        'practice' => PracticeKind::class,
-        'diary' => DiaryKind::class,
-        'form' => FormKind::class,
-        'put-off' => PutOffKind::class,
-        'check' => HomeCheckKind::class,
-        'second-look' => SecondLookKind::class,
-    ];
+    /** @var list<class-string<Kind>> */
+    private const ALL = [PracticeKind::class, DiaryKind::class, FormKind::class, PutOffKind::class, HomeCheckKind::class, SecondLookKind::class];
 
     /** @return list<string> */
     public static function names(): array
     {
-        return array_keys(self::ALL);
+        return array_map(fn (string $class) => $class::name(), self::ALL);
+    }
+
+    public static function named(string $name): Kind
+    {
+        foreach (self::ALL as $class) {
+            if ($class::name() === $name) {
+                return app($class);
+            }
+        }
+        throw new InvalidArgumentException("There is no kind “{$name}”.");
     }
 
     /**
@@ -39,8 +43,7 @@ final class Kinds
      */
     public static function store(string $name, Device $device, array $body, Sent $sent): bool
     {
-        $class = self::ALL[$name] ?? throw new InvalidArgumentException("There is no kind “{$name}”.");
-        $kind = app($class);
+        $kind = self::named($name);
         $validator = Validators::make($body, $kind->rules(), $kind->messages());
         $validator->after($kind->checkTogether(...));
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\StorePractice;
+use App\Actions\Practice\StorePractice;
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -18,6 +19,29 @@ final class PracticeKind implements Kind
 {
     public function __construct(private readonly StorePractice $store)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'practice';
+    }
+
+    public function isRewritten(): bool
+    {
+        return false;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return $body->text('stop_class') === StopClass::GetHelp->value;
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        $symptom = StopSymptom::tryFrom($body->text('stop_symptom'));
+
+        return "Practice of {$body->day('started_at')}, {$body->text('breaths_done')} breaths, {$body->text('seconds_done')} s"
+            .($symptom === null ? '' : ", stopped: {$symptom->label()}");
     }
 
     public function rules(): array

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\PutOff;
+use App\Actions\Practice\PutOff;
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -16,6 +17,26 @@ final class PutOffKind implements Kind
 {
     public function __construct(private readonly PutOff $putOff)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'put-off';
+    }
+
+    public function isRewritten(): bool
+    {
+        return false;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return false;
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        return "“Not today” of {$body->day('day')}";
     }
 
     public function rules(): array

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device\Outbox;
 
-use App\Actions\TakeSecondLook;
+use App\Actions\Practice\TakeSecondLook;
+use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Validator;
 
@@ -13,6 +14,26 @@ final class SecondLookKind implements Kind
 {
     public function __construct(private readonly TakeSecondLook $look)
     {
+    }
+
+    public static function name(): string
+    {
+        return 'second-look';
+    }
+
+    public function isRewritten(): bool
+    {
+        return true;
+    }
+
+    public function isUrgent(Unchecked $body): bool
+    {
+        return $body->isFalse('settled');
+    }
+
+    public function describe(Unchecked $body): string
+    {
+        return 'How it was after a stop'.($body->isFalse('settled') ? ': it had not settled' : '');
     }
 
     public function rules(): array

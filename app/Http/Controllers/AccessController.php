@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\MakeAccessLink;
-use App\Actions\WithdrawConsent;
+use App\Actions\Access\MakeAccessLink;
+use App\Actions\Access\WithdrawConsent;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\Patient;

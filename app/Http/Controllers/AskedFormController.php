@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\AnswerForm;
-use App\Actions\AskForm;
+use App\Actions\Assessment\AnswerForm;
+use App\Actions\Assessment\AskForm;
 use App\Facts\AskedForms;
 use App\Models\AskedForm;
 use App\Models\Patient;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Facts\AppointmentsOf;
-use App\Facts\CaseloadLines;
+use App\Facts\Caseload\CaseloadLines;
 use App\Models\Practitioner;
 use Illuminate\Container\Attributes\CurrentUser;
 use Inertia\Inertia;

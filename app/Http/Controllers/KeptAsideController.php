@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\SettleKeptAside;
+use App\Device\Outbox\SettleKeptAside;
 use App\Models\KeptAside;
 use App\Models\Patient;
 use App\Models\Practitioner;

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\StoreMeasurement;
+use App\Actions\Assessment\ChooseSymptoms;
+use App\Actions\Assessment\StoreMeasurement;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
-use App\Models\ChosenSymptom;
+use App\Http\Requests\ChosenMeasuresRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Pages\Measure\MeasureDesk;
@@ -15,15 +16,12 @@ use App\Pages\Shared\PatientHead;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
-use IvoryPace\Assessment\ComfortCeiling;
 use IvoryPace\Assessment\TappedRate;
 use IvoryPace\InvalidValue;
-use IvoryPace\Programme\DraftReader;
-use LogicException;
+use IvoryPace\Session\GrowingBreath;
 
 final class MeasureController
 {
@@ -43,23 +41,11 @@ final class MeasureController
     }
 
     /** Which symptoms this patient rates, and the patient's own normal range. */
-    public function choose(Request $request, Patient $patient): JsonResponse
+    public function choose(ChosenMeasuresRequest $request, Patient $patient, ChooseSymptoms $choose): JsonResponse
     {
-        $request->validate([
-            'symptoms' => ['sometimes', 'array', 'max:'.ChosenSymptom::MOST], 'symptoms.*' => ['string', 'max:60', 'distinct:ignore_case'],
-            'own_low_saturation' => ['sometimes', 'nullable', 'integer', 'between:70,99'],
-        ], [
-            'symptoms.max' => 'At most '.ChosenSymptom::MOST.' symptoms: more are not answered for long.', 'symptoms.*.max' => 'A symptom has at most 60 letters.', 'symptoms.*.distinct' => 'This symptom stands there already.',
-            'own_low_saturation.between' => 'The patient’s own normal range begins between 70 and 99 %.', 'own_low_saturation.integer' => 'Whole percent, or leave it empty.',
-        ]);
-        if ($request->has('symptoms')) {
-            $names = array_values(array_filter(array_map(fn (mixed $name) => mb_strtolower(trim(is_string($name) ? $name : '')), $request->array('symptoms'))));
-            DB::transaction(function () use ($patient, $names) {
-                $patient->symptoms()->whereNotIn('name', $names)->update(['dropped_at' => now()]);
-                foreach ($names as $name) {
-                    ChosenSymptom::query()->updateOrCreate(['patient_id' => $patient->id, 'name' => $name], ['dropped_at' => null]);
-                }
-            });
+        $symptoms = $request->symptoms();
+        if ($symptoms !== null) {
+            $choose($patient, $symptoms);
         }
         if ($request->has('own_low_saturation')) {
             $patient->update(['own_low_saturation' => $request->filled('own_low_saturation') ? $request->integer('own_low_saturation') : null]);
@@ -71,10 +57,7 @@ final class MeasureController
     /** Even breathing that grows by a count, to be led in the room until it stops being easy. */
     public function ceiling(Patient $patient): JsonResponse
     {
-        $item = DraftReader::read([
-            'technique' => 'even', 'breaths' => 2, 'count_length' => 1,
-            'ratio' => ComfortCeiling::FIRST_COUNTS.':'.ComfortCeiling::FIRST_COUNTS, 'parameters' => ['steps' => ComfortCeiling::LONGEST_COUNTS - ComfortCeiling::FIRST_COUNTS + 1],
-        ], 'ceiling')->item ?? throw new LogicException('The growing breath of the catalogue cannot be read.');
+        $item = GrowingBreath::item();
 
         return response()->json(RoomPlay::of('Comfort ceiling', $item->timeline(), Figures::ridge($item)));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\EndPause;
+use App\Actions\Programme\EndPause;
 use App\Http\Requests\LineRequest;
 use App\Models\Patient;
 use App\Models\Pause;

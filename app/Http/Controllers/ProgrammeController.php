@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CloseProgramme;
+use App\Actions\Programme\CloseProgramme;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use Illuminate\Container\Attributes\CurrentUser;

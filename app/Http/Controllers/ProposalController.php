@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\AnswerProposal;
+use App\Actions\Programme\AnswerProposal;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use Illuminate\Container\Attributes\CurrentUser;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ActOnRedFlag;
+use App\Actions\Assessment\ActOnRedFlag;
 use App\Http\Requests\RedFlagActionRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\CompleteScreening;
+use App\Actions\Assessment\CompleteScreening;
 use App\Http\Requests\ScreeningRequest;
 use App\Models\AskedForm;
 use App\Models\Patient;

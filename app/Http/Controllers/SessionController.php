@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\BeginSession;
-use App\Actions\KeepStep;
-use App\Actions\SignNote;
+use App\Actions\Session\BeginSession;
+use App\Actions\Session\KeepStep;
+use App\Actions\Session\SignNote;
 use App\Http\Requests\StepRequest;
 use App\Models\CareSession;
 use App\Models\Patient;

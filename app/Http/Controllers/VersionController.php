@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\IssueFromBench;
+use App\Actions\Programme\IssueFromBench;
 use App\Facts\AskedProgramme;
 use App\Http\Requests\VersionRequest;
 use App\Models\Patient;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Clinic;
 
-use App\Facts\CaseloadLines;
+use App\Facts\Caseload\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Programme;
 use Carbon\CarbonImmutable;

@@ -6,7 +6,6 @@ namespace App\Pages\Course;
 
 use App\Facts\PaperGrid;
 use App\Facts\PracticeOnFile;
-use App\Facts\TrendsOf;
 use App\Models\HomeCheck;
 use App\Models\Practice;
 use App\Models\PutOffPractice;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Record;
 
 use App\Facts\AskedForms;
+use App\Facts\SharedWith;
 use App\Models\CareSession;
 use App\Models\Handover;
 use App\Models\Measurement;
@@ -50,7 +51,7 @@ final class RecordOf
             ]),
             'practices' => $patient->practices()->count(),
             'responsible' => ['id' => $patient->practitioner_id, 'name' => $patient->practitioner->name],
-            'shared_with' => self::sharedWith($patient),
+            'shared_with' => SharedWith::of($patient),
             'handovers' => $patient->handovers()->with(['to', 'by'])->orderByDesc('id')->limit(self::MOST)->get()->map(fn (Handover $handover) => [
                 'text' => match ($handover->kind) {
                     'move' => "moved to {$handover->to->name}",
@@ -62,15 +63,6 @@ final class RecordOf
                 ->map(fn (Practitioner $colleague) => ['id' => $colleague->id, 'name' => $colleague->name]),
             'trail' => $reader->role === Role::Lead ? TrailOf::patient($patient) : null,
         ];
-    }
-
-    /** @return list<array{id: int, name: string}> */
-    public static function sharedWith(Patient $patient): array
-    {
-        $latest = $patient->handovers()->with('to')->whereIn('kind', ['share', 'end-share'])->orderBy('id')->limit(self::MOST)->get()->keyBy('to_id');
-
-        return array_values($latest->filter(fn (Handover $handover) => $handover->kind === 'share' && $handover->to_id !== $patient->practitioner_id)
-            ->map(fn (Handover $handover) => ['id' => $handover->to_id, 'name' => $handover->to->name])->all());
     }
 
     /**

@@ -124,4 +124,20 @@ final readonly class Item
             $this->plan?->practicesByWeekday() ?? array_fill(1, 7, 0),
         );
     }
+
+    /**
+     * True when fields prescribe the same exercise, perhaps in another way: then it keeps its lineage.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    public function isSameExerciseAs(array $fields): bool
+    {
+        if ($this->routine !== null) {
+            return ($fields['kind'] ?? '') === 'routine';
+        }
+        $prescription = $this->prescription;
+
+        return $prescription->technique->key === ($fields['technique'] ?? null)
+            && ($prescription->own === null || $prescription->own->name === ($fields['own_name'] ?? null));
+    }
 }

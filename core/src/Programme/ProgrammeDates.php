@@ -15,6 +15,8 @@ final readonly class ProgrammeDates
     /** What has no end is looked at within so many days. */
     public const MOST_DAYS_TO_A_REVIEW = 366;
 
+    private const DAYS_AFTER_A_STEP = 14;
+
     /** @param  PatientDay|null  $ends  last day; null where there is no end */
     private function __construct(private PatientDay $today, private bool $isFirst, public PatientDay $from, public ?PatientDay $ends, public PatientDay $review)
     {
@@ -43,6 +45,22 @@ final readonly class ProgrammeDates
     public function until(PatientDay $ends): self
     {
         return new self($this->today, $this->isFirst, $this->from, $ends, $this->review);
+    }
+
+    /**
+     * When a version is reviewed that only takes a step: on the day that was set, and where that is over, in two weeks or
+     * when the programme ends. Common practice.
+     *
+     * @param  PatientDay|null  $ends  last day; null where there is no end
+     */
+    public static function reviewAfterAStep(PatientDay $today, PatientDay $review, ?PatientDay $ends): PatientDay
+    {
+        if ($review->isAfter($today)) {
+            return $review;
+        }
+        $soon = $today->plusDays(self::DAYS_AFTER_A_STEP);
+
+        return $ends !== null && $ends->isBefore($soon) ? $ends : $soon;
     }
 
     /** @return array<string, string> what is in the way, by field: starts_on, weeks, review_on */

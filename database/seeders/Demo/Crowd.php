@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Actions\CompleteScreening;
-use App\Actions\IssueVersion;
-use App\Actions\MakeAccessLink;
-use App\Actions\RegisterDevice;
+use App\Actions\Access\MakeAccessLink;
+use App\Actions\Access\RegisterDevice;
+use App\Actions\Assessment\CompleteScreening;
+use App\Actions\Programme\IssueVersion;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\Patient;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Actions\KeepOwnWork;
+use App\Actions\Clinic\KeepOwnWork;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\Practitioner;

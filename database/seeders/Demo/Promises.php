@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use App\Facts\CaseloadLines;
+use App\Facts\Caseload\CaseloadLines;
 use App\Models\Clinic;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;

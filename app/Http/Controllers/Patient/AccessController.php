@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
-use App\Actions\RegisterDevice;
-use App\Device\ConsentText;
+use App\Actions\Access\RegisterDevice;
 use App\Device\DeviceState;
 use App\Guard\DeviceGuard;
 use App\Http\Requests\Patient\AccessRequest;
+use App\Language\ConsentText;
 use App\Models\Consent;
 use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
-use App\Actions\KeepAside;
-use App\Device\ConsentText;
+use App\Device\Outbox\KeepAside;
 use App\Device\Outbox\Kinds;
-use App\Device\Outbox\Sent;
+use App\Facts\Sent;
 use App\Guard\DeviceGuard;
+use App\Language\ConsentText;
 use App\Models\Device;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;

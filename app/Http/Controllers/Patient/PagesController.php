@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
-use App\Device\ConsentText;
 use App\Device\PatientSheet;
 use App\Device\ProgressOf;
 use App\Device\TodayOf;
 use App\Facts\DiaryOf;
+use App\Language\ConsentText;
 use App\Models\Device;
 use App\Models\VoiceClip;
 use Illuminate\Container\Attributes\CurrentUser;

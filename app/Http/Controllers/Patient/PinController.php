@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
-use App\Device\ConsentText;
 use App\Device\DeviceState;
 use App\Guard\Pins;
 use App\Guard\ScreenLock;
+use App\Language\ConsentText;
 use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

@@ -19,6 +19,20 @@ use IvoryPace\Safety\PatientFacts;
 /** An exercise on another rung of its ladder; its times, reason and lineage stay. */
 final class StepTaken
 {
+    /**
+     * The exercise as accepting a proposal would make it; null where that has to be chosen on the Bench.
+     *
+     * @param  list<Item>  $earlier  the same lineage in older versions, latest first
+     */
+    public static function by(ProposalKind $kind, Item $item, Reach $reach, array $earlier, PatientFacts $patient): ?Item
+    {
+        return match ($kind) {
+            ProposalKind::StepUp => self::up($item, $reach),
+            ProposalKind::StepBack => self::back($item, $earlier, $patient),
+            default => null,
+        };
+    }
+
     /** The next rung; null at the top, for a routine, and where it would lead past what the patient can do. */
     public static function up(Item $item, Reach $reach = new Reach): ?Item
     {

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Assessment;
+
+use App\Facts\AskedForms;
+use App\Models\AskedForm;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Puts a screening or a questionnaire to a patient. One of each is open at a time. */
+final class AskForm
+{
+    /**
+     * @param  string  $on  device or room
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(Patient $patient, Practitioner $by, string $form, string $on): AskedForm
+    {
+        if (! AskedForms::isKnown($form) || ! in_array($on, ['device', 'room'], true)) {
+            throw ValidationException::withMessages(['form' => 'Choose one of the list.']);
+        }
+        if ($on === 'device' && ! $patient->devices()->whereNull('revoked_at')->exists()) {
+            throw ValidationException::withMessages(['form' => 'The patient has no device yet. Make an access link first.']);
+        }
+
+        if ($form === AskedForm::SCREENING && trim($patient->clinic->crisis_number ?? '') === '') {
+            throw ValidationException::withMessages(['form' => 'The clinic has no crisis number yet. Its lead enters it under Clinic first.']);
+        }
+
+        return DB::transaction(function () use ($patient, $by, $form, $on) {
+            Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $open = $patient->askedForms()->where('form', $form)->whereNull('completed_at')->whereNull('settled_at')->first();
+            if ($open !== null) {
+                // The same one, wherever it goes on: what is answered stays.
+                $open->update(['answered_on' => $on]);
+
+                return $open;
+            }
+
+            return $patient->askedForms()->create(['form' => $form, 'answered_on' => $on, 'practitioner_id' => $by->id, 'asked_at' => now()]);
+        });
+    }
+}

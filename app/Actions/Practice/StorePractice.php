@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Practice;
+
+use App\Facts\Sent;
+use App\Models\Device;
+use App\Models\Patient;
+use App\Models\Practice;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\InvalidValue;
+use IvoryPace\Practice\Windows;
+use IvoryPace\Programme\Item;
+
+/** Stores a practice once, and lets the pausing rules act on it. */
+final class StorePractice
+{
+    private const LONGEST_S = 4 * 3600;
+
+    public function __construct(private readonly PauseAfterStop $pause)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $log  as validated
+     * @return array{Practice, bool} the practice, and whether it is new
+     *
+     * @throws ValidationException
+     */
+    public function __invoke(Device $device, array $log, Sent $sent): array
+    {
+        return DB::transaction(function () use ($device, $log, $sent) {
+            $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
+            $known = Practice::query()->firstWhere('uuid', $log['uuid']);
+            if ($known !== null) {
+                $this->refuse($known->patient_id !== $patient->id, 'uuid', 'This practice is already stored for someone else.');
+
+                return [$known, false];
+            }
+            [$version, $item] = $this->prescribed($patient, $log);
+            $now = $sent->receivedAt;
+            $started = $sent->corrected((string) $log['started_at']);
+            $ended = $sent->corrected((string) $log['ended_at']);
+            $this->checkTimes($started, $ended, $now, (int) $log['seconds_done']);
+
+            $prescribed = $item->item();
+            $short = ($log['short'] ?? false) ? $this->short($prescribed) : null;
+            $timeline = $this->asFarAsWasEnough($short === null ? $prescribed->timeline() : Compiler::compile($short), $log['enough_step'] ?? null);
+            // A routine is measured by time: not all of its steps have counted breaths.
+            $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
+            $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
+            $this->refuse((int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done', "More breaths were logged than the {$timeline->breaths()} prescribed.");
+
+            $tempo = isset($log['tempo']) ? (float) $log['tempo'] : null;
+            $limits = $prescribed->prescription->guidance->tempo;
+            $this->refuse($tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', 'The pace is outside what was prescribed.');
+
+            $practice = Practice::query()->create([
+                'uuid' => $log['uuid'],
+                'patient_id' => $patient->id,
+                'programme_version_id' => $version->id,
+                'device_id' => $device->id,
+                'lineage' => $item->lineage,
+                'anchor' => $log['anchor'] ?? null,
+                'started_at' => $started,
+                'ended_at' => $ended,
+                'received_at' => $now,
+                'clock_offset_s' => $sent->offset,
+                'is_short' => $short !== null,
+                'breaths_done' => $log['breaths_done'],
+                'breaths_prescribed' => $breathsPrescribed,
+                'seconds_done' => min((int) $log['seconds_done'], $secondsPrescribed),
+                'seconds_prescribed' => $secondsPrescribed,
+                'before' => $log['before'] ?? null,
+                'after' => $log['after'] ?? null,
+                'effort' => $log['effort'] ?? null,
+                'smooth' => $log['smooth'] ?? null,
+                'slight_symptom' => $log['slight_symptom'] ?? null,
+                'open_ms' => $log['open_ms'] ?? null,
+                'enough_step' => $log['enough_step'] ?? null,
+                'tempo' => $tempo,
+                'joined_ms' => $log['joined_ms'] ?? null,
+                'recovered_after_s' => $prescribed->isRecovery() ? ($log['recovered_after_s'] ?? null) : null,
+                'interruptions' => $log['interruptions'] ?? 0,
+                'remark' => $log['remark'] ?? null,
+                'stop_class' => $log['stop_class'] ?? null,
+                'stop_symptom' => $log['stop_symptom'] ?? null,
+            ]);
+            ($this->pause)($patient, $practice, $item);
+
+            return [$practice, true];
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $log
+     * @return array{ProgrammeVersion, ProgrammeItem}
+     */
+    private function prescribed(Patient $patient, array $log): array
+    {
+        $version = ProgrammeVersion::query()->with('items')
+            ->whereHas('programme', fn ($programme) => $programme->where('patient_id', $patient->id))
+            ->whereKey($log['version_id'])->first();
+        $item = $version?->items->firstWhere('lineage', $log['lineage']);
+        if ($version === null || $item === null) {
+            throw ValidationException::withMessages(['version_id' => 'This practice does not belong to your programme.']);
+        }
+
+        return [$version, $item];
+    }
+
+    private function short(Item $item): Prescription
+    {
+        return $item->shortVersion() ?? throw ValidationException::withMessages(['short' => 'This exercise has no short version.']);
+    }
+
+    /** Where breaths grow, the patient says what is enough, and that is then the whole. */
+    private function asFarAsWasEnough(Timeline $timeline, mixed $step): Timeline
+    {
+        if (! is_numeric($step)) {
+            return $timeline;
+        }
+        try {
+            return $timeline->enoughAfter((int) $step);
+        } catch (InvalidValue) {
+            throw ValidationException::withMessages(['enough_step' => 'This exercise does not grow after that step.']);
+        }
+    }
+
+    private function checkTimes(CarbonImmutable $started, CarbonImmutable $ended, CarbonImmutable $now, int $secondsDone): void
+    {
+        $this->refuse($ended < $started, 'ended_at', 'The practice ends before it starts.');
+        $this->refuse($ended > $now->addMinutes(5), 'ended_at', 'The practice ends in the future.');
+        $this->refuse($started < $now->subDays(Windows::WAITS_AT_MOST_DAYS), 'started_at', 'The practice is more than '.Windows::WAITS_AT_MOST_DAYS.' days old.');
+        $length = $started->diffInSeconds($ended);
+        $this->refuse($length > self::LONGEST_S, 'ended_at', 'The practice is longer than four hours.');
+        $this->refuse($secondsDone > $length + 5, 'seconds_done', 'More seconds were practised than passed.');
+    }
+
+    private function refuse(bool $wrong, string $field, string $message): void
+    {
+        if ($wrong) {
+            throw ValidationException::withMessages([$field => $message]);
+        }
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Programme;
+
+use App\Facts\PatientFactsOf;
+use App\Facts\Safeguards;
+use App\Models\Patient;
+use App\Models\Practitioner;
+use App\Models\Programme;
+use App\Models\ProgrammeVersion;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use IvoryPace\Calendar\PatientDay;
+use IvoryPace\Programme\Goal;
+use IvoryPace\Programme\Item;
+use IvoryPace\Programme\ItemFields;
+use IvoryPace\Programme\Lineages;
+use IvoryPace\Programme\ProgrammeDates;
+use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Programme\VersionOrder;
+use IvoryPace\Safety\Cause;
+use IvoryPace\Safety\Finding;
+use IvoryPace\Safety\Level;
+use IvoryPace\Safety\PauseRules;
+use IvoryPace\Safety\RuleBook;
+
+/**
+ * Issues a version of a patient's programme: the first one starts the programme, any later one takes effect on the
+ * next patient-day. Versions are never changed afterwards.
+ */
+final class IssueVersion
+{
+    public function __construct(private readonly SettleFindings $settle, private readonly RecheckProgramme $recheck)
+    {
+    }
+
+    /** @throws ValidationException with messages by field */
+    public function __invoke(Patient $patient, Practitioner $by, VersionOrder $order): ProgrammeVersion
+    {
+        return DB::transaction(function () use ($patient, $by, $order) {
+            // One writer at a time for a patient: the second sees what the first has issued.
+            $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
+            $patient->load(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner']);
+            $now = CarbonImmutable::now();
+            $programme = $patient->activeProgramme;
+            $latest = $programme?->latestVersion();
+
+            $this->refuse('programme', Safeguards::obstacle($patient));
+            if (($latest->number ?? 0) !== $order->basedOn) {
+                $this->refuse('programme', $latest === null ? 'The programme was closed meanwhile. Look at the Course; begin anew on the Bench if another is to follow.'
+                    : "Version {$latest->number} was issued by {$latest->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
+            }
+            $this->refuse('programme', $latest === null && $this->isPaused($patient) ? 'An exercise of the last programme is paused, and nobody has looked at it. Do that on the Course first; nothing of yours is lost.' : null);
+            $isMaintenance = $programme->is_maintenance ?? $order->maintenance;
+            $this->refuse('programme', $isMaintenance && $programme === null && $patient->lastClosedProgramme === null ? 'There is no finished programme to keep up.' : null);
+            $lines = Lineages::kept($order->items, $latest?->itemsByLineage() ?? [], fn () => (string) Str::ulid());
+            $draft = ProgrammeDraft::read($lines, $order->school);
+            $this->refuseDraft($draft);
+            [$goal, $goalErrors] = Goal::read($order->goal);
+            $this->refuseAll($goalErrors, 'goal.');
+            $items = $draft->items();
+            $facts = PatientFactsOf::patient($patient, $now);
+            $findings = RuleBook::checkProgramme($items, $facts, PatientFactsOf::inForce($latest));
+            $reasons = $this->reasons($items, $findings, $order);
+            $dates = $this->dates($patient, $now, $order, $latest, $isMaintenance);
+            if ($latest !== null && trim((string) $order->reason) === '') {
+                $this->refuse('reason', 'Say in a line why the programme changes.');
+            }
+
+            $programme ??= Programme::query()->create(['patient_id' => $patient->id, 'is_maintenance' => $isMaintenance]);
+            $version = $programme->versions()->create([
+                'number' => ($latest->number ?? 0) + 1,
+                'practitioner_id' => $by->id,
+                'in_force_from' => $dates->from->date,
+                'ends_on' => $dates->ends?->date,
+                'review_on' => $dates->review->date,
+                'rated_symptom' => $order->ratedSymptom,
+                'school' => $draft->school->value,
+                'goal' => $goal?->write(),
+                'patient_note' => $order->patientNote,
+                'reason' => $order->reason,
+                'issued_at' => $now,
+            ]);
+            foreach ($items as $item) {
+                $version->items()->create(['lineage' => $item->lineage, 'fields' => ItemFields::write($item)]);
+            }
+            foreach ($reasons as $reason) {
+                $version->findingReasons()->create([...$reason, 'practitioner_id' => $by->id, 'given_at' => $now]);
+            }
+
+            // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
+            // old one is still in force, so what was paused stays paused.
+            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now));
+            $this->recheck->remember($patient, $facts);
+
+            return $version;
+        });
+    }
+
+    private function isPaused(Patient $patient): bool
+    {
+        return $patient->pauses()->goingOn()->limit(20)->pluck('rule')->contains(fn (mixed $rule) => is_string($rule) && PauseRules::barsANewProgramme($rule));
+    }
+
+    private function refuseDraft(ProgrammeDraft $draft): void
+    {
+        $this->refuse('programme', $draft->error);
+        $errors = [];
+        foreach ($draft->drafts as $index => $each) {
+            foreach ($each->errors as $field => $message) {
+                $errors["items.$index.$field"] = $message;
+            }
+        }
+        $this->refuseAll($errors);
+    }
+
+    /** @param  array<string, string>  $errors  by field */
+    private function refuseAll(array $errors, string $prefix = ''): void
+    {
+        if ($errors !== []) {
+            throw ValidationException::withMessages(array_combine(array_map(fn (string $field) => $prefix.$field, array_keys($errors)), $errors));
+        }
+    }
+
+    /**
+     * @param  list<Item>  $items
+     * @param  array<string, list<Finding>>  $findings  by lineage
+     * @return list<array{lineage: string, rule: string, message: string, reason: string, cause: array<string, mixed>}>
+     */
+    private function reasons(array $items, array $findings, VersionOrder $order): array
+    {
+        $reasons = [];
+        $missing = [];
+        foreach ($items as $index => $item) {
+            foreach ($findings[$item->lineage] ?? [] as $finding) {
+                if ($finding->level !== Level::NeedsReason) {
+                    continue;
+                }
+                $reason = trim((string) ($order->findingReasons[$index][$finding->rule] ?? ''));
+                $typedFor = $order->findingCauses[$index][$finding->rule] ?? null;
+                if (mb_strlen($reason) < 5) {
+                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” needs a clinical reason, or one of the changes.";
+                } elseif ($typedFor !== null && ! Cause::read($typedFor)->covers($finding->cause)) {
+                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” says more than when its reason was written: {$finding->message} Read it again.";
+                }
+                $reasons[] = ['lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}", 'reason' => $reason, 'cause' => $finding->cause->write()];
+            }
+        }
+        $this->refuseAll($missing);
+
+        return $reasons;
+    }
+
+    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest, bool $isMaintenance): ProgrammeDates
+    {
+        $dates = ProgrammeDates::from(
+            $patient->dayOf($now), $latest === null ? null : PatientDay::of($latest->in_force_from->format('Y-m-d')), $order->startsOn === null ? null : PatientDay::of($order->startsOn), PatientDay::of($order->reviewOn),
+        );
+        $dates = match (true) {
+            $isMaintenance => $dates,
+            $order->endsOn !== null => $dates->until(PatientDay::of($order->endsOn)),
+            default => $dates->forWeeks($order->weeks),
+        };
+        $this->refuseAll($dates->problems());
+
+        return $dates;
+    }
+
+    private function refuse(string $field, ?string $message): void
+    {
+        if ($message !== null) {
+            throw ValidationException::withMessages([$field => $message]);
+        }
+    }
+}

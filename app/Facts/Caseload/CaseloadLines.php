@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Caseload;
+
+use App\Facts\OnFile;
+use App\Models\Clinic;
+use App\Models\Patient;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/**
+ * The clinic's patients by urgency, each with one sentence and its number. Lines are kept as they were computed and are
+ * computed again when something was written about the patient, when their day turns or when a window closes. The scheduler
+ * does that every minute; whoever opens the Caseload first waits for what was written, and for a few of those whose time has
+ * just turned.
+ */
+final class CaseloadLines
+{
+    public const MOST_PATIENTS = 2000;
+
+    /** Raised whenever a line is made up in another way: then every kept one is made anew. */
+    private const FORM = 4;
+
+    private const AT_ONCE = 50;
+
+    /** So long a line whose window has just closed may wait for the scheduler, when there are many. */
+    private const WAITS_MINUTES = 5;
+
+    /** @return list<array<string, mixed>> most urgent first */
+    public static function of(Clinic $clinic, CarbonImmutable $now): array
+    {
+        return array_values(self::present($clinic, 'line', $now)->map(fn (stdClass $row) => (array) json_decode(Crypt::decryptString((string) $row->line), true))->all());
+    }
+
+    /**
+     * Each patient's part in the clinic's outcomes.
+     *
+     * @return list<array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>}>
+     */
+    public static function figures(Clinic $clinic, CarbonImmutable $now): array
+    {
+        $figures = [];
+        foreach (self::present($clinic, 'figures', $now) as $row) {
+            /** @var array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>} $read */
+            $read = json_decode((string) $row->figures, true);
+            $figures[] = $read;
+        }
+
+        return $figures;
+    }
+
+    /** @return Collection<int, stdClass> what is kept, computed anew where it has run out */
+    private static function present(Clinic $clinic, string $column, CarbonImmutable $now): Collection
+    {
+        $rows = self::rows($clinic->id, $column);
+        $gone = $rows->reject(fn (stdClass $row) => self::holds($row, $now));
+        $turned = $gone->filter(fn (stdClass $row) => self::hasJustTurned($row, $now));
+        $stale = $gone->diffKeys($turned->skip(self::AT_ONCE))->pluck('patient_id');
+        if ($stale->isEmpty()) {
+            return $rows;
+        }
+        self::compute(array_values($stale->all()), $now);
+
+        return self::rows($clinic->id, $column);
+    }
+
+    /** Computes what has run out, in every clinic, so that nobody has to wait for it. */
+    public static function refresh(CarbonImmutable $now): int
+    {
+        $computed = 0;
+        DB::table('caseload_lines')->orderBy('patient_id')->chunkById(500, function (Collection $rows) use ($now, &$computed) {
+            $stale = array_values($rows->filter(fn (stdClass $row) => ! self::holds($row, $now))->pluck('patient_id')->all());
+            self::compute($stale, $now);
+            $computed += count($stale);
+        }, 'patient_id');
+
+        return $computed;
+    }
+
+    /**
+     * @param  list<mixed>  $ids
+     */
+    private static function compute(array $ids, CarbonImmutable $now): void
+    {
+        foreach (array_chunk($ids, self::AT_ONCE) as $some) {
+            // Read first: what is written while this computes makes the line run out at once.
+            $changes = DB::table('caseload_lines')->whereIn('patient_id', $some)->pluck('changes', 'patient_id');
+            $patients = Patient::query()->whereIn('id', $some)->limit(self::AT_ONCE)->get();
+            $rows = [];
+            foreach (OnFile::many($patients, $now) as $id => $file) {
+                $made = CaseloadLineOf::on($file);
+                $rows[] = [
+                    'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM, 'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
+                    'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'), 'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
+                ];
+            }
+            DB::table('caseload_lines')->upsert($rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures']);
+        }
+    }
+
+    /** @return Collection<int, stdClass> */
+    private static function rows(int $clinic, string $column): Collection
+    {
+        return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')->where('patients.clinic_id', $clinic)
+            ->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')->orderBy('patients.id')->limit(self::MOST_PATIENTS)
+            ->get(['caseload_lines.patient_id', 'changes', 'computed_at', 'form', 'holds_until', $column]);
+    }
+
+    private static function holds(stdClass $row, CarbonImmutable $now): bool
+    {
+        return self::isOfWhatIsWritten($row) && (string) $row->holds_until > $now->utc()->format('Y-m-d H:i:s');
+    }
+
+    /** Nothing was written since: only time has gone on, a moment ago. */
+    private static function hasJustTurned(stdClass $row, CarbonImmutable $now): bool
+    {
+        return self::isOfWhatIsWritten($row) && (string) $row->holds_until > $now->utc()->subMinutes(self::WAITS_MINUTES)->format('Y-m-d H:i:s');
+    }
+
+    private static function isOfWhatIsWritten(stdClass $row): bool
+    {
+        return $row->computed_at !== null && $row->form === self::FORM && $row->computed_at === $row->changes;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Clinic;
+
+use App\Actions\Clinic\GiveRole;
+use App\Actions\Clinic\KeepThresholds;
+use App\Http\Requests\ClinicSettingsRequest;
+use App\Models\Practitioner;
+use App\Models\Role;
+use App\Pages\Clinic\AgreementOf;
+use App\Pages\Clinic\OutcomesOf;
+use App\Pages\Shared\TrailOf;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Inertia\Inertia;
+use Inertia\Response;
+use IvoryPace\Exercise\School;
+
+/** The people of a clinic; for its lead also the trail of who opened and changed what. */
+final class ClinicController
+{
+    private const MOST_PEOPLE = 100;
+
+    public function show(#[CurrentUser] Practitioner $practitioner): Response
+    {
+        $isLead = $practitioner->role === Role::Lead;
+
+        return Inertia::render('Clinic', [
+            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number, 'school' => $practitioner->clinic->school->value],
+            'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
+            'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)->get()->map(fn (Practitioner $each) => [
+                'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
+            ]),
+            'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
+            'thresholds' => $practitioner->clinic->thresholds()->lines(),
+            'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
+            'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
+            'is_lead' => $isLead,
+            'trail' => $isLead ? TrailOf::clinic($practitioner->clinic) : null,
+        ]);
+    }
+
+    /** What every patient reads in an emergency, and the school that a new programme begins with. */
+    public function settings(ClinicSettingsRequest $request, #[CurrentUser] Practitioner $lead): RedirectResponse
+    {
+        $lead->clinic->update($request->settings());
+
+        return back(fallback: '/clinic')->with('flash', 'Kept. Patients read the new wording from now on.');
+    }
+
+    public function thresholds(Request $request, #[CurrentUser] Practitioner $lead, KeepThresholds $keep): RedirectResponse
+    {
+        $keep($lead->clinic, $request->array('thresholds'));
+
+        return back(fallback: '/clinic')->with('flash', 'Thresholds kept. Proposals follow them from now on.');
+    }
+
+    public function update(Request $request, Practitioner $practitioner, #[CurrentUser] Practitioner $lead, GiveRole $give): RedirectResponse
+    {
+        abort_unless($practitioner->clinic_id === $lead->clinic_id, 404);
+        $request->validate(['role' => ['required', Rule::enum(Role::class)]], ['role.required' => 'Choose a role.']);
+        $role = Role::from($request->string('role')->value());
+        $give($practitioner, $role);
+
+        return back(fallback: '/clinic')->with('flash', "{$practitioner->name} is {$role->label()} now.");
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Language;
+
+use App\Models\Clinic;
+use App\Models\Consent;
+
+/** What a patient agrees to before the first practice. A changed text gets a new version. */
+final class ConsentText
+{
+    public const VERSION = '2026-11';
+
+    /** @return list<array{title: string, text: string}> */
+    public static function paragraphs(Clinic $clinic): array
+    {
+        $texts = trans('consent', ['clinic' => $clinic->name]);
+        $paragraphs = [];
+        foreach (is_array($texts) ? $texts : [] as $paragraph) {
+            if (is_array($paragraph)) {
+                $paragraphs[] = [
+                    'title' => (string) $paragraph['title'],
+                    'text' => str_replace(':clinic', $clinic->name, (string) $paragraph['text']),
+                ];
+            }
+        }
+
+        return $paragraphs;
+    }
+
+    public static function hash(Clinic $clinic): string
+    {
+        return hash('sha256', json_encode(self::paragraphs($clinic), JSON_THROW_ON_ERROR));
+    }
+
+    public static function isAcceptedFor(string $patientId, int $deviceId): bool
+    {
+        $latest = Consent::query()->where('patient_id', $patientId)->where('device_id', $deviceId)
+            ->latest('given_at')->latest('id')->first();
+
+        return $latest?->kind === 'accepted' && $latest->version === self::VERSION;
+    }
+}
