@@ -1,7 +1,7 @@
 import { mount } from 'svelte';
 import '../css/patient.css';
 import App from './patient/App.svelte';
-import { settings, showSettings } from './patient/settings';
+import { settings, showSettings } from './patient/keeping/settings';
 
 showSettings(settings());
 const target = document.getElementById('app');

@@ -50,7 +50,7 @@
             <tr><th class="when">{{ __('sheet.tally') }}</th>@foreach ($days as $day)<th>{{ $day->isoFormat('dd D') }}</th>@endforeach</tr>
             @foreach ($item['slots'] as $index => $slot)
             <tr><th class="when">{{ $item['anchors'][$index] }}</th>
-                @foreach ($days as $day)<td @if (! $slot->isOn(\IvoryPace\Programme\Weekday::from($day->dayOfWeekIso))) class="off" @endif></td>@endforeach</tr>
+                @foreach ($days as $day)<td @if (! $slot->isOn(\IvoryPace\Calendar\Weekday::from($day->dayOfWeekIso))) class="off" @endif></td>@endforeach</tr>
             @endforeach
         </table>
         @endif

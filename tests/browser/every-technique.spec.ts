@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { timelines } from '../../bin/lib/rendering.mjs';
 import { PHASES } from '../../resources/js/player/tones';
-import type { Cue, Timeline } from '../../resources/js/types/timeline';
+import type { Cue, Timeline } from '../../resources/js/shared/timeline';
 import { expect, readyPatient, soundsOf, test } from './support';
 
 /** Each plays in about this long, whatever its own length. */

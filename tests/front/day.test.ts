@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { nextSlot, presentDay, saidHere, usedToday, whyPaused, withWaiting, writableDays } from '../../resources/js/patient/day';
-import type { Waiting } from '../../resources/js/patient/store';
-import type { SaidHere } from '../../resources/js/patient/day';
+import { nextSlot, presentDay, saidHere, usedToday, whyPaused, withWaiting, writableDays } from '../../resources/js/patient/keeping/day';
+import type { Waiting } from '../../resources/js/patient/keeping/store';
+import type { SaidHere } from '../../resources/js/patient/keeping/day';
 import type { Bundle, BundleDay, PracticeLog, TodayItem, TodaySlot } from '../../resources/js/patient/types';
 import { item, log, rules } from './logs';
 

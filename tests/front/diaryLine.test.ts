@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { line } from '../../resources/js/lib/diaryLine';
+import { line } from '../../resources/js/shared/diaryLine';
 import { placeOf, SHORTCUTS } from '../../resources/js/lib/shortcuts';
 
 const point = (date: string, value: number) => ({ date, value, late: false });

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { dayAxis, plusDays } from '../../resources/js/lib/axis';
-import { clock, percent, plural, short } from '../../resources/js/lib/format';
-import { breathGeometry, uncountedGeometry } from '../../resources/js/lib/ridge';
-import { stripMarks, tallyInWords } from '../../resources/js/lib/tally';
+import { clock, percent, plural, short } from '../../resources/js/shared/format';
+import { breathGeometry, uncountedGeometry } from '../../resources/js/shared/ridge';
+import { stripMarks, tallyInWords } from '../../resources/js/shared/tally';
 import { cue } from './timelines';
 
 describe('the ridge', () => {

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PlayerEngine } from '../../resources/js/player/engine';
-import type { Segment, Timeline } from '../../resources/js/types/timeline';
+import type { Segment, Timeline } from '../../resources/js/shared/timeline';
 import { FakeAudioContext } from './fakeAudio';
 import { cue, paced, timeline } from './timelines';
 

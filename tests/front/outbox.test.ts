@@ -3,7 +3,7 @@ import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { log } from './logs';
 
-type Outbox = typeof import('../../resources/js/patient/outbox');
+type Outbox = typeof import('../../resources/js/patient/keeping/outbox');
 interface Item { id: string; kind: string; body: Record<string, unknown> }
 
 let local: Map<string, string>;
@@ -18,7 +18,7 @@ const offline = () => { throw new TypeError('Failed to fetch'); };
 /** A browser that is started again: the same store, a new page. */
 async function restart(): Promise<void> {
     vi.resetModules();
-    outbox = await import('../../resources/js/patient/outbox');
+    outbox = await import('../../resources/js/patient/keeping/outbox');
     outbox.belongTo('wren');
     await outbox.open();
 }
@@ -125,7 +125,7 @@ describe('what waits on a device', () => {
 
     it('brings ten thousand through, in batches of fifty, each once', async () => {
         replies = [offline];
-        const { store } = await import('../../resources/js/patient/store');
+        const { store } = await import('../../resources/js/patient/keeping/store');
         await store.putWaiting(Array.from({ length: 10_000 }, (_, n) => ({ id: `p${n}`, kind: 'practice', body: {}, owner: 'wren', turn: n, notBefore: 0, refused: null, delivered: false })));
         await restart();
         expect(outbox.unsent()).toHaveLength(10_000);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { joined, retimed } from '../../resources/js/player/retiming';
-import type { Segment } from '../../resources/js/types/timeline';
+import type { Segment } from '../../resources/js/shared/timeline';
 import { paced } from './timelines';
 
 interface Case { during: number; factor: number; prescribed: Segment; retimed: Segment }

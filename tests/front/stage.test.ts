@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { EVERYTHING, filtered } from '../../resources/js/components/exercises/filter';
-import { breathGeometry } from '../../resources/js/lib/ridge';
+import { breathGeometry } from '../../resources/js/shared/ridge';
 import type { Moment } from '../../resources/js/player/engine';
 import { phrase, stageOf } from '../../resources/js/player/stage';
 import type { ExerciseEntry } from '../../resources/js/types/exercises';
-import type { Cue, RidgeShape, Segment } from '../../resources/js/types/timeline';
+import type { Cue, RidgeShape, Segment } from '../../resources/js/shared/timeline';
 import { cue, paced, timeline } from './timelines';
 
 const ridge: RidgeShape = { minutes: null, cues: [], count_s: 1 };

@@ -1,4 +1,4 @@
-import type { Cue, CueKind, Segment, Timeline } from '../../resources/js/types/timeline';
+import type { Cue, CueKind, Segment, Timeline } from '../../resources/js/shared/timeline';
 
 const place = (breath = 0, of = 0) => ({ step: 1, round: 0, breath, of });
 

@@ -1,13 +1,13 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
-    import { clock } from '../lib/format';
-    import { toneOf } from '../lib/ridge';
+    import { clock } from '../shared/format';
+    import { toneOf } from '../shared/ridge';
     import { PlayerEngine, type Moment } from '../player/engine';
     import { phrase, stageOf } from '../player/stage';
     import { keepAwake } from '../player/wake';
     import type { RoomPlay } from '../types/exercises';
-    import Ridge from './Ridge.svelte';
+    import Ridge from '../shared/Ridge.svelte';
 
     interface Props { play: RoomPlay; context: AudioContext; endsWhenEnough?: boolean; onleave: (end: { enoughStep: number | null; isOver: boolean }) => void }
 

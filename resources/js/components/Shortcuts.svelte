@@ -1,6 +1,6 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
-    import { deviceStore } from '../lib/deviceStore';
+    import { deviceStore } from '../shared/deviceStore';
     import { isTyping, placeOf, SHORTCUTS } from '../lib/shortcuts';
 
     const OFF = 'ivory-pace:no-shortcuts';

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { noConnection, STILL_HERE } from '../shared/http';
     import { router } from '@inertiajs/svelte';
     import { onMount } from 'svelte';
 
@@ -14,7 +15,7 @@
             return false;
         });
         const stopNetwork = router.on('networkError', (event) => {
-            trouble = 'No connection to Ivory Pace. What you typed is still here; try again when the network is back.';
+            trouble = noConnection(STILL_HERE);
             event.preventDefault();
             return false;
         });

@@ -1,7 +1,7 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { onDestroy } from 'svelte';
-    import { Refusal, sendJson } from '../lib/http';
+    import { BACK_LATER, inWords, sendJson } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
     import RoomPlayer from './RoomPlayer.svelte';
 
@@ -26,7 +26,7 @@
             isPlaying = true;
         } catch (problem) {
             void context.close();
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Try again when the network is back.';
+            trouble = inWords(problem, BACK_LATER);
         }
     }
 </script>

@@ -1,7 +1,7 @@
 import type { CourseProgramme } from '../types/course';
 import { daysBetween, plusDays } from './axis';
-import { short } from './format';
-import { strokesOf, tallyInWords } from './tally';
+import { short } from '../shared/format';
+import { strokesOf, tallyInWords } from '../shared/tally';
 
 /** What is known of a day, or of the week that begins with it: each as a name and its value. */
 export interface DayLine { what: string; value: string }

@@ -1,4 +1,4 @@
-import type { Cue, RidgeShape } from '../types/timeline';
+import type { Cue, RidgeShape } from '../shared/timeline';
 
 const cue = (kind: Cue['kind'], at: number, counts: number, from: number, to: number, curve: Cue['curve']): Cue => ({
     kind, at: at * 1000, ms: counts * 1000, greatest: null, instruction: '', from, to, curve,

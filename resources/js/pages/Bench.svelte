@@ -22,10 +22,10 @@
     import WeekMinutes from '../components/bench/WeekMinutes.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import SessionBar from '../components/session/SessionBar.svelte';
-    import Ridge from '../components/Ridge.svelte';
+    import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
     import RoomPlayer from '../components/RoomPlayer.svelte';
-    import { formToken, Refusal, sendJson } from '../lib/http';
+    import { STILL_HERE, formToken, inWords, noConnection, Refusal, sendJson } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
     import type { SessionHeadView } from '../types/session';
     import type { BenchAnswer, BenchChoices, PatientHead, TechniqueChoice } from '../types/pages';
@@ -142,7 +142,7 @@
             patientNote = shown.patient_note;
             preview = shown;
         } catch {
-            errors = { programme: 'No connection to Ivory Pace. What you typed is still here; try again when the network is back.' };
+            errors = { programme: noConnection(STILL_HERE) };
         }
     }
 
@@ -169,7 +169,7 @@
                 const at = Object.keys(errors).map((field) => /^(?:items|finding_reasons)\.(\d+)\./.exec(field)?.[1]).find((place) => place !== undefined);
                 if (at !== undefined) bench.active = Number(at);
                 if (Object.keys(errors).some((field) => field.startsWith('goal.'))) panel = 'goal';
-            } else errors = { programme: problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. What you typed is still here; try again when the network is back.' };
+            } else errors = { programme: inWords(problem, STILL_HERE) };
         } finally {
             isIssuing = false;
         }

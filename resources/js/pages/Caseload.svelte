@@ -3,12 +3,12 @@
     import Room from '../components/Room.svelte';
     import SymptomLine from '../components/SymptomLine.svelte';
     import TodayStrip from '../components/TodayStrip.svelte';
-    import Tally from '../components/Tally.svelte';
-    import { plural } from '../lib/format';
+    import Tally from '../shared/Tally.svelte';
+    import { plural } from '../shared/format';
     import { EVERYONE, filtered, isFiltering, type Filter } from '../lib/caseloadFilter';
-    import { parsed, sessionStore } from '../lib/deviceStore';
+    import { parsed, sessionStore } from '../shared/deviceStore';
     import { isTyping } from '../lib/shortcuts';
-    import { strokesOf } from '../lib/tally';
+    import { strokesOf } from '../shared/tally';
     import type { Appointments, CaseloadLine } from '../types/pages';
 
     let { lines, appointments, me, urgent, tally_days }: { lines: CaseloadLine[]; appointments: Appointments; me: number; urgent: string[]; tally_days: number } = $props();

@@ -4,9 +4,9 @@
     import { EVERYTHING, filtered, type Filter } from '../components/exercises/filter';
     import OwnForm from '../components/exercises/OwnForm.svelte';
     import Routines from '../components/exercises/Routines.svelte';
-    import Ridge from '../components/Ridge.svelte';
+    import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
-    import { clock, plural } from '../lib/format';
+    import { clock, plural } from '../shared/format';
     import type { ExercisesProps } from '../types/exercises';
 
     let { list, chosen, patient, patients, routines, purposes, positions, routes }: ExercisesProps = $props();

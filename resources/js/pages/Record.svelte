@@ -6,7 +6,7 @@
     import RedFlagActions from '../components/RedFlagActions.svelte';
     import Room from '../components/Room.svelte';
     import Trail from '../components/Trail.svelte';
-    import { plural, short } from '../lib/format';
+    import { plural, short } from '../shared/format';
     import type { RecordProps } from '../types/record';
 
     let { patient, details, time_zones, added_on, screenings, red_flags, exercises, measurements, questionnaires, sessions, versions, practices, responsible, shared_with, handovers, colleagues, trail }: RecordProps = $props();

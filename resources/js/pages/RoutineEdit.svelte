@@ -5,8 +5,8 @@
     import StepRow from '../components/exercises/StepRow.svelte';
     import Room from '../components/Room.svelte';
     import TryInRoom from '../components/TryInRoom.svelte';
-    import { clock } from '../lib/format';
-    import { formToken, Refusal, sendJson } from '../lib/http';
+    import { clock } from '../shared/format';
+    import { ON_THIS_PAGE, formToken, inWords, Refusal, sendJson } from '../shared/http';
     import { keeping } from '../lib/keeping';
     import type { RoutineFigures } from '../types/exercises';
     import type { Choice, TechniqueChoice } from '../types/pages';
@@ -56,7 +56,7 @@
             figures = got.figures;
             trouble = '';
         } catch (problem) {
-            if (mine === turn) trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. What you typed is kept on this page.';
+            if (mine === turn) trouble = inWords(problem, ON_THIS_PAGE);
         }
     }
 
@@ -85,7 +85,7 @@
             router.visit(method === 'DELETE' ? '/exercises' : `/routines/${done.key ?? key}`, { preserveState: false });
         } catch (problem) {
             if (problem instanceof Refusal && problem.status === 422) errors = problem.errors;
-            else trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. What you typed is kept on this page.';
+            else trouble = inWords(problem, ON_THIS_PAGE);
         } finally {
             isBusy = false;
         }

@@ -7,9 +7,9 @@
     import Room from '../components/Room.svelte';
     import ScreeningQuestion from '../components/ScreeningQuestion.svelte';
     import { keeping } from '../lib/keeping';
-    import { plural } from '../lib/format';
+    import { plural } from '../shared/format';
     import type { PatientHead } from '../types/pages';
-    import { formToken, Refusal, sendJson } from '../lib/http';
+    import { formToken, inWords, sendJson } from '../shared/http';
     import type { FromHome, LatestScreening, PastScreening, PausedExercise, QuestionGroup, RedFlagAnswer } from '../types/screening';
 
     interface Props { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null; red_flags: RedFlagAnswer[]; history: PastScreening[]; from_home: FromHome | null; has_device: boolean; exercises: PausedExercise[]; crisis_number_missing: boolean }
@@ -67,7 +67,7 @@
             await sendJson(`/patients/${patient.id}/forms`, 'POST', { form: 'screening', on: 'device' }, formToken());
             asked = 'The questions wait on the patient’s device.';
         } catch (problem) {
-            asked = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Nothing was asked.';
+            asked = inWords(problem, 'Nothing was asked.');
         }
     }
 

@@ -2,7 +2,7 @@
     import { useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
     import Field from '../components/Field.svelte';
-    import Ridge from '../components/Ridge.svelte';
+    import Ridge from '../shared/Ridge.svelte';
     import Trouble from '../components/Trouble.svelte';
     import { signInRidge } from '../lib/signInRidge';
 

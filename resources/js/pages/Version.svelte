@@ -1,11 +1,11 @@
 <script lang="ts">
     import Numbers from '../components/bench/Numbers.svelte';
     import PatientBar from '../components/PatientBar.svelte';
-    import Ridge from '../components/Ridge.svelte';
+    import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
-    import { WEEKDAYS } from '../lib/format';
+    import { WEEKDAYS } from '../shared/format';
     import type { DraftFields, Figures, PatientHead } from '../types/pages';
-    import type { RidgeShape } from '../types/timeline';
+    import type { RidgeShape } from '../shared/timeline';
 
     interface Item {
         lineage: string;

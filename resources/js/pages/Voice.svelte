@@ -2,7 +2,7 @@
     import { Button } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import Room from '../components/Room.svelte';
-    import { formToken, Refusal, sendJson } from '../lib/http';
+    import { formToken, Refusal, sendJson } from '../shared/http';
     import { Recorder, wav } from '../lib/recorder';
 
     interface Kept { ms: number; loudness: number; hash: string }

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import * as outbox from './outbox';
+    import * as outbox from './keeping/outbox';
     import { t, tn } from './words';
 
     let { onleave }: { onleave: () => void } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
-    import { Refusal } from '../lib/http';
-    import { api } from './api';
+    import { Refusal } from '../shared/http';
+    import { api } from './keeping/api';
     import { t } from './words';
     import type { DeviceState } from './types';
 

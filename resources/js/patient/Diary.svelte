@@ -1,9 +1,9 @@
 <script lang="ts">
     import { onMount } from 'svelte';
     import DiaryChart from './DiaryChart.svelte';
-    import { writableDays } from './day';
-    import { showPage } from './kept';
-    import * as outbox from './outbox';
+    import { writableDays } from './keeping/day';
+    import { showPage } from './keeping/kept';
+    import * as outbox from './keeping/outbox';
     import Rating from './practice/Rating.svelte';
     import Unsent from './Unsent.svelte';
     import { t } from './words';

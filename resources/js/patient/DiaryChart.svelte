@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { line, type Point } from '../lib/diaryLine';
+    import { line, type Point } from '../shared/diaryLine';
     import { t } from './words';
 
     interface Props { name: string; from: string; today: string; points: Point[]; changes: { date: string; number: number }[] }

@@ -1,7 +1,7 @@
 <script lang="ts">
-    import { Refusal } from '../lib/http';
-    import { api } from './api';
-    import { flush } from './outbox';
+    import { Refusal } from '../shared/http';
+    import { api } from './keeping/api';
+    import { flush } from './keeping/outbox';
     import { t } from './words';
 
     let { token, onentered }: { token: string; onentered: () => void } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
-    import FormQuestions from '../components/FormQuestions.svelte';
-    import * as outbox from './outbox';
+    import FormQuestions from '../shared/FormQuestions.svelte';
+    import * as outbox from './keeping/outbox';
     import { t, tn } from './words';
     import HelpCard from './HelpCard.svelte';
     import type { Help, TodayData } from './types';

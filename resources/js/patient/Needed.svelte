@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { usedToday, whyPaused, type SaidHere } from './day';
+    import { usedToday, whyPaused, type SaidHere } from './keeping/day';
     import { t } from './words';
     import type { Rules, TodayItem } from './types';
 

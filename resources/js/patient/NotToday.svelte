@@ -1,6 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import * as outbox from './outbox';
+    import * as outbox from './keeping/outbox';
     import { lengthOf, t } from './words';
     import type { NotToday, TodayItem, TodaySlot } from './types';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import Tally from '../components/Tally.svelte';
-    import { clock } from '../lib/format';
-    import { showPage } from './kept';
+    import Tally from '../shared/Tally.svelte';
+    import { clock } from '../shared/format';
+    import { showPage } from './keeping/kept';
     import { t, tn } from './words';
     import type { ProgressData } from './types';
 

@@ -1,10 +1,10 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import { api } from './api';
-    import * as outbox from './outbox';
+    import { api } from './keeping/api';
+    import * as outbox from './keeping/outbox';
     import { canVibrate } from '../player/buzz';
     import { PlayerEngine } from '../player/engine';
-    import { keepSettings, settings } from './settings';
+    import { keepSettings, settings } from './keeping/settings';
     import { t, tn } from './words';
     import type { MyDevice, TodayItem } from './types';
 

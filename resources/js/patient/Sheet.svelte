@@ -1,7 +1,7 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import { api } from './api';
-    import { showPage } from './kept';
+    import { api } from './keeping/api';
+    import { showPage } from './keeping/kept';
     import { t, tn } from './words';
     import type { SheetData } from './types';
 

@@ -1,15 +1,15 @@
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
-    import Ridge from '../components/Ridge.svelte';
-    import Tally from '../components/Tally.svelte';
-    import { nextSlot, saidHere, whyPaused, withWaiting } from './day';
+    import Ridge from '../shared/Ridge.svelte';
+    import Tally from '../shared/Tally.svelte';
+    import { nextSlot, saidHere, whyPaused, withWaiting } from './keeping/day';
     import HelpCard from './HelpCard.svelte';
     import Needed from './Needed.svelte';
     import NotToday from './NotToday.svelte';
-    import * as outbox from './outbox';
+    import * as outbox from './keeping/outbox';
     import RecoveryCard from './RecoveryCard.svelte';
     import SecondLookCard from './SecondLookCard.svelte';
-    import { secondLooks } from './secondLooks';
+    import { secondLooks } from './keeping/secondLooks';
     import Unsent from './Unsent.svelte';
     import { lengthOf, t, tn } from './words';
     import WasThatYou from './WasThatYou.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-    import * as outbox from './outbox';
+    import * as outbox from './keeping/outbox';
     import { t } from './words';
-    import { unclaimed } from './unclaimed';
+    import { unclaimed } from './keeping/unclaimed';
     import type { PracticeLog, Recovery } from './types';
 
     /** Recovery that was used before the PIN is credited once somebody has said that it was theirs. */

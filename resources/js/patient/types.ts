@@ -1,5 +1,5 @@
-import type { FormView } from '../types/measure';
-import type { RidgeShape, Stroke, Timeline } from '../types/timeline';
+import type { FormView } from '../shared/forms';
+import type { RidgeShape, Stroke, Timeline } from '../shared/timeline';
 
 export interface DeviceState {
     state: 'unknown' | 'consent' | 'pin' | 'locked-out' | 'locked' | 'ready';

@@ -1,6 +1,6 @@
 import type { Voice } from '../player/engine';
-import { sendJson } from '../lib/http';
-import { store } from './store';
+import { sendJson } from '../shared/http';
+import { store } from './keeping/store';
 
 /** The practitioner's recorded lines, kept on this device: they play without a network. */
 type Clips = Record<string, { hash: string; sound: ArrayBuffer }>;

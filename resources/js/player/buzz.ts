@@ -1,4 +1,4 @@
-import type { CueKind } from '../types/timeline';
+import type { CueKind } from '../shared/timeline';
 
 /** One pattern a phase in ms, on and off in turn: told apart by length and number. */
 const PATTERNS: Partial<Record<CueKind, number[]>> = {

@@ -1,4 +1,4 @@
-import type { Beat, Cue, Segment, Timeline } from '../types/timeline';
+import type { Beat, Cue, Segment, Timeline } from '../shared/timeline';
 import { joiningFactor, retimed, type Joining } from './retiming';
 import { Tones, type Levels } from './tones';
 

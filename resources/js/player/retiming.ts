@@ -1,4 +1,4 @@
-import type { Cue, Segment } from '../types/timeline';
+import type { Cue, Segment } from '../shared/timeline';
 
 /**
  * The same breaths at another tempo, as the core computes it (Retiming): soft pauses and whatever belongs to no breath

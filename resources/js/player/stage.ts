@@ -1,5 +1,5 @@
-import { clock } from '../lib/format';
-import type { Cue, RidgeShape, Timeline } from '../types/timeline';
+import { clock } from '../shared/format';
+import type { Cue, RidgeShape, Timeline } from '../shared/timeline';
 import type { Moment } from './engine';
 
 /** What is shown at a moment of a timeline. */

@@ -1,4 +1,4 @@
-import type { Cue, CueKind } from '../types/timeline';
+import type { Cue, CueKind } from '../shared/timeline';
 
 interface Sound { wave: OscillatorType; from: number; to: number; seconds: number; gain: number }
 

@@ -1,5 +1,5 @@
 import type { Choice, Figures, LadderRung } from './pages';
-import type { RidgeShape, Timeline } from './timeline';
+import type { RidgeShape, Timeline } from '../shared/timeline';
 
 export interface ExerciseEntry {
     key: string;

@@ -30,10 +30,6 @@ export interface QuestionnaireView {
     open: { id: string; answered: number; on: 'device' | 'room' } | null;
 }
 
-export interface FormQuestion { key: string; text: string; urgent: boolean; crisis: boolean; options: { value: number; label: string }[] }
-
-export interface FormView { id: string; form: string; title: string; intro: string; questions: FormQuestion[]; answers: Record<string, number> }
-
 export interface DeskProps {
     measures: MeasureView[];
     questionnaires: QuestionnaireView[];

@@ -1,4 +1,4 @@
-import type { RidgeShape } from './timeline';
+import type { RidgeShape } from '../shared/timeline';
 
 export interface PatientHead {
     id: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { WEEKDAYS } from '../../lib/format';
+    import { WEEKDAYS } from '../../shared/format';
     import type { BenchChoices } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
-    import { Refusal } from '../../lib/http';
-    import { short } from '../../lib/format';
-    import type { RidgeShape } from '../../types/timeline';
-    import Ridge from '../Ridge.svelte';
+    import { inWords } from '../../shared/http';
+    import { short } from '../../shared/format';
+    import type { RidgeShape } from '../../shared/timeline';
+    import Ridge from '../../shared/Ridge.svelte';
     import type { Bench } from './bench.svelte';
 
     let { bench, before }: { bench: Bench; before: { ratio: string; count_length: number } | null } = $props();
@@ -23,7 +23,7 @@
             answer = await bench.post<Answer>('compare', { a: with_, b: { ratio: bench.fields.ratio ?? '', count_length: bench.fields.count_length } });
         } catch (problem) {
             answer = null;
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace.';
+            trouble = inWords(problem);
         }
     }
 

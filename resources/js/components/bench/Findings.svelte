@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Textarea } from 'flowbite-svelte';
-    import { plural } from '../../lib/format';
+    import { plural } from '../../shared/format';
     import type { BenchChoices, Finding } from '../../types/pages';
     import type { Bench } from './bench.svelte';
     import { isFor, type Reasons } from './reasons';

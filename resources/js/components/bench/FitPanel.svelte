@@ -1,7 +1,7 @@
 <script lang="ts">
     import { untrack } from 'svelte';
-    import { Refusal } from '../../lib/http';
-    import { percent, short } from '../../lib/format';
+    import { inWords } from '../../shared/http';
+    import { percent, short } from '../../shared/format';
     import type { DraftFields } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 
@@ -26,7 +26,7 @@
         try {
             return await bench.post<T>(path, { at: bench.active, ...more });
         } catch (problem) {
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace.';
+            trouble = inWords(problem);
             return null;
         }
     }

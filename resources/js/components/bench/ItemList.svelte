@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { clock } from '../../lib/format';
+    import { clock } from '../../shared/format';
     import type { BenchChoices } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
-    import Ridge from '../Ridge.svelte';
+    import { short } from '../../shared/format';
+    import Ridge from '../../shared/Ridge.svelte';
     import type { Bench } from './bench.svelte';
 
     let { bench }: { bench: Bench } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { clock, number, percent, short } from '../../lib/format';
+    import { clock, number, percent, short } from '../../shared/format';
     import type { Figures } from '../../types/pages';
 
     let { figures }: { figures: Figures } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
-    import { breathGeometry } from '../../lib/ridge';
-    import type { RidgeShape } from '../../types/timeline';
+    import { short } from '../../shared/format';
+    import { breathGeometry } from '../../shared/ridge';
+    import type { RidgeShape } from '../../shared/timeline';
     import type { Bench } from './bench.svelte';
 
     let { bench, shape, width, height }: { bench: Bench; shape: RidgeShape; width: number; height: number } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
     import type { TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { untrack } from 'svelte';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
+    import { formToken, inWords, sendJson } from '../../shared/http';
     import type { BenchChoices, DraftFields, TemplateChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
     import type { GoalFields } from './GoalPanel.svelte';
@@ -26,7 +26,7 @@
         try {
             return await what();
         } catch (problem) {
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Nothing was kept.';
+            trouble = inWords(problem, 'Nothing was kept.');
             return null;
         }
     }

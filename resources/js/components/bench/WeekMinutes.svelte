@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { short, WEEKDAYS } from '../../lib/format';
+    import { short, WEEKDAYS } from '../../shared/format';
 
     let { minutes, has }: { minutes: number[]; has: number | null } = $props();
 

@@ -1,7 +1,7 @@
-import { formToken, Refusal, sendJson } from '../../lib/http';
+import { ON_THIS_PAGE, formToken, inWords, sendJson } from '../../shared/http';
 import { keeping } from '../../lib/keeping';
 import type { BenchAnswer, DraftFields, ItemAnswer, RoutineChoice, TechniqueChoice } from '../../types/pages';
-import type { RidgeShape } from '../../types/timeline';
+import type { RidgeShape } from '../../shared/timeline';
 import { Past } from './past';
 
 /** What is undone and redone, and kept over a reload. */
@@ -254,7 +254,7 @@ export class Bench {
         } catch (problem) {
             if (turn !== this.turn) return;
             this.state = 'unreachable';
-            this.trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. What you typed is kept on this page.';
+            this.trouble = inWords(problem, ON_THIS_PAGE);
         }
     }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { percent, plural, short } from '../../lib/format';
+    import { percent, plural, short } from '../../shared/format';
     import type { OutcomesShown } from '../../types/clinic';
 
     let { outcomes }: { outcomes: OutcomesShown } = $props();

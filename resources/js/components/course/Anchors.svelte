@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { percent, short } from '../../lib/format';
+    import { percent, short } from '../../shared/format';
     import type { CourseProps } from '../../types/course';
 
     let { anchors }: { anchors: NonNullable<CourseProps['anchors']> } = $props();

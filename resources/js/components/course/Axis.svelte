@@ -2,9 +2,9 @@
     import { Link } from '@inertiajs/svelte';
     import { dayAxis, plusDays } from '../../lib/axis';
     import { dayLines, unitOf, units } from '../../lib/courseDay';
-    import { dayMonth, percent, plural, short } from '../../lib/format';
-    import { strokesOf, tallyInWords } from '../../lib/tally';
-    import Tally from '../Tally.svelte';
+    import { dayMonth, percent, plural, short } from '../../shared/format';
+    import { strokesOf, tallyInWords } from '../../shared/tally';
+    import Tally from '../../shared/Tally.svelte';
     import BeforeAfter from './BeforeAfter.svelte';
     import DiaryLines from './DiaryLines.svelte';
     import Points from './Points.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { byName, dayLines, units } from '../../lib/courseDay';
-    import { dayMonth } from '../../lib/format';
+    import { dayMonth } from '../../shared/format';
     import type { CourseProgramme } from '../../types/course';
 
     let { programme }: { programme: CourseProgramme } = $props();

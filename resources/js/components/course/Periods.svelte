@@ -2,7 +2,7 @@
     import { router } from '@inertiajs/svelte';
     import { untrack } from 'svelte';
     import { plusDays } from '../../lib/axis';
-    import { dayMonth } from '../../lib/format';
+    import { dayMonth } from '../../shared/format';
     import type { CoursePeriods } from '../../types/course';
 
     let { periods, span, patientId, programme }: { periods: CoursePeriods; span: string; patientId: string; /** Where it is a closed one. */ programme: number | undefined } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
     import type { DayAxis } from '../../lib/axis';
     import { plusDays } from '../../lib/axis';
-    import { dayMonth } from '../../lib/format';
+    import { dayMonth } from '../../shared/format';
 
     let { axis, from, left, edge }: { axis: DayAxis; from: string; left: number; edge: number } = $props();
 

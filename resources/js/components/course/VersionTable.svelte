@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
-    import { dayMonth, percent, plural, short } from '../../lib/format';
+    import { dayMonth, percent, plural, short } from '../../shared/format';
     import type { CourseVersion } from '../../types/course';
 
     let { versions, shownFrom, patientId, query }: { versions: CourseVersion[]; /** What was before is not counted. */ shownFrom: string; patientId: string; query: string } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
     import type { DayAxis } from '../../lib/axis';
-    import { percent } from '../../lib/format';
+    import { percent } from '../../shared/format';
     import type { CourseExercise } from '../../types/course';
 
     /** Over a long time: each week as far as it was practised, out of what was due; a wedge where something was stopped. */

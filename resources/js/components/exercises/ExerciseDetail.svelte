@@ -1,8 +1,8 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
     import type { ExerciseView } from '../../types/exercises';
     import Numbers from '../bench/Numbers.svelte';
-    import Ridge from '../Ridge.svelte';
+    import Ridge from '../../shared/Ridge.svelte';
     import TryInRoom from '../TryInRoom.svelte';
     import Schools from './Schools.svelte';
 

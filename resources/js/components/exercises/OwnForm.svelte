@@ -1,7 +1,7 @@
 <script lang="ts">
     import { Button, Input, Select, Textarea } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
+    import { formToken, inWords, Refusal, sendJson } from '../../shared/http';
     import type { Choice } from '../../types/pages';
     import Field from '../Field.svelte';
 
@@ -38,7 +38,7 @@
             else onkept(kept.key ?? '');
         } catch (problem) {
             errors = problem instanceof Refusal && problem.status === 422 ? problem.errors
-                : { all: problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. What you typed is still here.' };
+                : { all: inWords(problem, 'What you typed is still here.') };
         } finally {
             isBusy = false;
         }

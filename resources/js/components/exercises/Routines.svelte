@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
-    import { clock } from '../../lib/format';
+    import { clock } from '../../shared/format';
     import type { RoutineEntry } from '../../types/exercises';
 
     let { routines }: { routines: RoutineEntry[] } = $props();

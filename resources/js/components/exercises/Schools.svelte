@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
     import type { SchoolView } from '../../types/exercises';
 
     let { schools }: { schools: SchoolView[] } = $props();

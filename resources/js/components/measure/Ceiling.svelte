@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
-    import { Refusal, sendJson } from '../../lib/http';
+    import { BACK_LATER, inWords, sendJson } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
     import type { MeasureView, Reading } from '../../types/measure';
     import RoomPlayer from '../RoomPlayer.svelte';
@@ -22,7 +22,7 @@
             play = await sendJson<RoomPlay>(`/patients/${desk.patientId}/measure/ceiling`, 'GET');
         } catch (problem) {
             void context.close();
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Try again when the network is back.';
+            trouble = inWords(problem, BACK_LATER);
         }
     }
 

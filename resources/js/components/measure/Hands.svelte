@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
-    import { percent } from '../../lib/format';
+    import { percent } from '../../shared/format';
     import type { MeasureView, Reading } from '../../types/measure';
     import type { Desk } from './desk.svelte';
 

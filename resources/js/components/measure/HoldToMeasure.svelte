@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
 
     let { label, onmeasured }: { label: string; onmeasured: (seconds: number) => void } = $props();
 

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { untrack } from 'svelte';
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
     import type { DeskProps, MeasuredValue, MeasureView, Reading } from '../../types/measure';
     import type { PatientHead } from '../../types/pages';
     import RedFlagActions from '../RedFlagActions.svelte';

@@ -1,9 +1,10 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
-    import { short } from '../../lib/format';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
-    import type { FormScore, FormView, QuestionnaireView } from '../../types/measure';
-    import FormQuestions from '../FormQuestions.svelte';
+    import { short } from '../../shared/format';
+    import { formToken, inWords, sendJson } from '../../shared/http';
+    import type { FormView } from '../../shared/forms';
+    import type { FormScore, QuestionnaireView } from '../../types/measure';
+    import FormQuestions from '../../shared/FormQuestions.svelte';
     import type { Desk } from './desk.svelte';
 
     let { desk }: { desk: Desk } = $props();
@@ -22,7 +23,7 @@
             desk.show({ ...desk.shown, questionnaires: answer.questionnaires });
             return answer;
         } catch (problem) {
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. The answers are still here; try again.';
+            trouble = inWords(problem, 'The answers are still here; try again.');
             return null;
         }
     }

@@ -1,8 +1,8 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { onMount } from 'svelte';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
-    import { percent, short } from '../../lib/format';
+    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { percent, short } from '../../shared/format';
 
     interface Rate { rate: number; median_s: number; variation: number; cross_check: number | null; doubtful: { interval: number; kind: 'missed' | 'double' }[] }
     interface Props { patientId: string; onkeep: (taps: number[]) => void }
@@ -54,7 +54,7 @@
             rate = await sendJson<Rate>(`/patients/${patientId}/measure/rate`, 'POST', { taps }, formToken());
         } catch (problem) {
             rate = null;
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. The taps are still here; try again.';
+            trouble = inWords(problem, 'The taps are still here; try again.');
         }
     }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
-    import { short } from '../../lib/format';
+    import { short } from '../../shared/format';
     import type { MeasureView, Reading } from '../../types/measure';
     import type { Desk } from './desk.svelte';
     import HoldToMeasure from './HoldToMeasure.svelte';

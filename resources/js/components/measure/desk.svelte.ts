@@ -1,9 +1,9 @@
 import { router } from '@inertiajs/svelte';
-import { formToken, Refusal, sendJson } from '../../lib/http';
+import { formToken, noConnection, Refusal, sendJson } from '../../shared/http';
 import { keeping } from '../../lib/keeping';
 import type { DeskProps, MeasureView, Reading } from '../../types/measure';
 
-const NO_NETWORK = 'No connection to Ivory Pace. What you measured is still here.';
+const NO_NETWORK = noConnection('What you measured is still here.');
 
 /** The desk on which a patient is measured: what is typed, what is kept, and what was wrong with it. */
 export class Desk {

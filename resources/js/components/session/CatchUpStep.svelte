@@ -3,7 +3,7 @@
     import { untrack } from 'svelte';
     import type { PatientHead } from '../../types/pages';
     import type { CatchUpShown, KeptContent, SessionHeadView } from '../../types/session';
-    import { dayMonth } from '../../lib/format';
+    import { dayMonth } from '../../shared/format';
     import Evidence from './Evidence.svelte';
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';

@@ -2,7 +2,7 @@
     import { Link } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
+    import { formToken, inWords, sendJson } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
     import type { HandOverShown, KeptContent, SessionHeadView } from '../../types/session';
     import QrCode from '../QrCode.svelte';
@@ -23,7 +23,7 @@
         try {
             link = await sendJson<NewLink>(`/patients/${patient.id}/access`, 'POST', {}, formToken());
         } catch (problem) {
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. No link was made.';
+            trouble = inWords(problem, 'No link was made.');
         }
     }
 </script>

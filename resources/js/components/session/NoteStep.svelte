@@ -2,7 +2,7 @@
     import { router, useForm } from '@inertiajs/svelte';
     import { Button, Textarea } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
+    import { formToken, inWords, sendJson } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, NoteShown, SessionHeadView } from '../../types/session';
     import Field from '../Field.svelte';
@@ -28,7 +28,7 @@
             const { go_to } = await sendJson<{ go_to: string }>(`${url}/signature`, 'POST', { text: step.content.text }, formToken());
             router.visit(go_to);
         } catch (problem) {
-            trouble = problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. The note is not signed; what you typed is still here.';
+            trouble = inWords(problem, 'The note is not signed; what you typed is still here.');
         } finally {
             isSigning = false;
         }

@@ -1,7 +1,7 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
     import { onMount } from 'svelte';
-    import { clock } from '../../lib/format';
+    import { clock } from '../../shared/format';
     import type { PatientHead } from '../../types/pages';
     import type { SessionHeadView } from '../../types/session';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { percent, short } from '../../lib/format';
-    import { formToken, Refusal, sendJson } from '../../lib/http';
+    import { percent, short } from '../../shared/format';
+    import { BACK_LATER, formToken, inWords, sendJson } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, SessionHeadView, TeachChoice, Tried } from '../../types/session';
@@ -35,7 +35,7 @@
     }
 
     const post = <R,>(path: string, body: unknown): Promise<R> => sendJson<R>(`/patients/${patient.id}/bench/${path}`, 'POST', body, formToken());
-    const said = (problem: unknown): string => (problem instanceof Refusal && problem.message ? problem.message : 'No connection to Ivory Pace. Try again when the network is back.');
+    const said = (problem: unknown): string => inWords(problem, BACK_LATER);
 
     async function play(): Promise<void> {
         if (!choice) return;

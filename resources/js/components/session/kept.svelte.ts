@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/svelte';
 import { untrack } from 'svelte';
-import { deviceStore, parsed } from '../../lib/deviceStore';
-import { formToken, Refusal, sendJson } from '../../lib/http';
+import { deviceStore, parsed } from '../../shared/deviceStore';
+import { formToken, noConnection, Refusal, sendJson } from '../../shared/http';
 import type { KeptContent } from '../../types/session';
 
 const PAUSE_MS = 700;
@@ -113,7 +113,7 @@ export class KeptStep<T extends object> {
             this.trouble = problem.message;
         } else {
             this.state = 'unreachable';
-            this.trouble = problem instanceof Refusal && (problem.status === 401 || problem.status === 419) ? 'You are signed out. Sign in in another tab; what you typed is kept on this device.' : 'No connection to Ivory Pace. What you typed is kept on this device.';
+            this.trouble = problem instanceof Refusal && (problem.status === 401 || problem.status === 419) ? 'You are signed out. Sign in in another tab; what you typed is kept on this device.' : noConnection('What you typed is kept on this device.');
             this.later(AGAIN_MS);
         }
     }

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import Ridge from '../../components/Ridge.svelte';
+    import Ridge from '../../shared/Ridge.svelte';
     import Join from './Join.svelte';
     import { t } from '../words';
     import type { Playable, TodayItem } from '../types';

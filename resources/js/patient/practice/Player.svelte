@@ -6,16 +6,16 @@
 
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
-    import BreathTally from '../../components/BreathTally.svelte';
-    import Ridge from '../../components/Ridge.svelte';
-    import { toneOf } from '../../lib/ridge';
+    import BreathTally from '../../shared/BreathTally.svelte';
+    import Ridge from '../../shared/Ridge.svelte';
+    import { toneOf } from '../../shared/ridge';
     import { buzz } from '../../player/buzz';
     import { PlayerEngine, type Moment, type Voice } from '../../player/engine';
     import { phrase, stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
-    import type { Cue } from '../../types/timeline';
+    import type { Cue } from '../../shared/timeline';
     import { t } from '../words';
-    import type { Settings } from '../settings';
+    import type { Settings } from '../keeping/settings';
     import HelpCard from '../HelpCard.svelte';
     import type { Help, Playable, Rules, TodayItem } from '../types';
 

@@ -1,10 +1,10 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
-    import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../outbox';
+    import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../keeping/outbox';
     import type { Voice } from '../../player/engine';
-    import { secondLooks } from '../secondLooks';
-    import { settings } from '../settings';
-    import { unclaimed } from '../unclaimed';
+    import { secondLooks } from '../keeping/secondLooks';
+    import { settings } from '../keeping/settings';
+    import { unclaimed } from '../keeping/unclaimed';
     import { voiceFor } from '../voice';
     import After, { type Ratings } from './After.svelte';
     import GetReady from './GetReady.svelte';

@@ -1,5 +1,5 @@
-import { deviceStore, parsed } from '../lib/deviceStore';
-import { FULL, type Levels } from '../player/tones';
+import { deviceStore, parsed } from '../../shared/deviceStore';
+import { FULL, type Levels } from '../../player/tones';
 
 /** How this device sounds, buzzes and looks; it stays here. */
 export interface Settings extends Levels { vibration: boolean; contrast: boolean; large: boolean }

@@ -1,6 +1,6 @@
 <script lang="ts">
-    import { stripMarks, tallyInWords } from '../lib/tally';
-    import type { Stroke } from '../types/timeline';
+    import { stripMarks, tallyInWords } from './tally';
+    import type { Stroke } from './timeline';
 
     interface Props {
         days: Stroke[][];

@@ -1,6 +1,6 @@
-import { sendJson } from '../lib/http';
+import { sendJson } from '../../shared/http';
 import type { Kind } from './store';
-import type { Bundle, DeviceState, DiaryData, MyDevice, NeededData, OutboxResult, ProgressData, SheetData } from './types';
+import type { Bundle, DeviceState, DiaryData, MyDevice, NeededData, OutboxResult, ProgressData, SheetData } from '../types';
 
 const HEADERS = { 'X-Ivory-Pace': '1' };
 

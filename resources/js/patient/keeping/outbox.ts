@@ -1,7 +1,7 @@
-import { Refusal } from '../lib/http';
+import { Refusal } from '../../shared/http';
 import { api } from './api';
 import { store, type Kind, type Waiting } from './store';
-import type { PracticeLog } from './types';
+import type { PracticeLog } from '../types';
 
 /**
  * What waits on this device until the server has it. Each thing carries its own id, so sending it twice stores it once.

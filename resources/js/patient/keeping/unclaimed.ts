@@ -1,5 +1,5 @@
-import { deviceStore, parsed } from '../lib/deviceStore';
-import type { PracticeLog } from './types';
+import { deviceStore, parsed } from '../../shared/deviceStore';
+import type { PracticeLog } from '../types';
 
 /**
  * Recovery that was used before the PIN: nobody knows whose it was until somebody has entered their PIN and says so. It

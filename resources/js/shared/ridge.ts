@@ -1,4 +1,4 @@
-import type { Cue, CueKind, RidgeShape } from '../types/timeline';
+import type { Cue, CueKind, RidgeShape } from './timeline';
 
 /** Where things are on a ridge, in the units of its drawing. */
 export interface RidgeGeometry {

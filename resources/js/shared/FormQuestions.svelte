@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { FormQuestion } from '../types/measure';
+    import type { FormQuestion } from './forms';
 
     interface Props { questions: FormQuestion[]; answers: Record<string, number>; onanswer: (key: string, value: number) => void }
 

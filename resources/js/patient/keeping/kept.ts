@@ -1,8 +1,8 @@
 import { api } from './api';
 import * as outbox from './outbox';
 import { store } from './store';
-import { fetchVoice } from './voice';
-import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from './types';
+import { fetchVoice } from '../voice';
+import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from '../types';
 
 /** Copies of what the server says, so that the pages are there without a network. */
 const FETCH = {

@@ -1,6 +1,6 @@
 <script lang="ts">
-    import { breathGeometry, uncountedGeometry } from '../lib/ridge';
-    import type { RidgeShape } from '../types/timeline';
+    import { breathGeometry, uncountedGeometry } from './ridge';
+    import type { RidgeShape } from './timeline';
 
     interface Props {
         shape: RidgeShape;

@@ -5,6 +5,20 @@ export class Refusal extends Error {
     }
 }
 
+export const BACK_LATER = 'Try again when the network is back.';
+export const STILL_HERE = 'What you typed is still here; try again when the network is back.';
+export const ON_THIS_PAGE = 'What you typed is kept on this page.';
+
+/** What a person reads who cannot reach the server, and what became of what was typed. */
+export function noConnection(whatNow = ''): string {
+    return `No connection to Ivory Pace.${whatNow === '' ? '' : ` ${whatNow}`}`;
+}
+
+/** What went wrong, in words: the server's own, or that it cannot be reached. */
+export function inWords(problem: unknown, whatNow = ''): string {
+    return problem instanceof Refusal && problem.message ? problem.message : noConnection(whatNow);
+}
+
 interface ProblemBody { message?: string; errors?: Record<string, string[]> }
 
 /** Sends JSON and reads JSON. Throws a Refusal when the server says no, a TypeError when there is no network. */

@@ -1,4 +1,4 @@
-import { deviceStore, parsed } from '../lib/deviceStore';
+import { deviceStore, parsed } from '../../shared/deviceStore';
 
 /** A symptom that made somebody stop, and is asked about again. */
 export interface SecondLook {

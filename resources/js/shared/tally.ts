@@ -1,4 +1,4 @@
-import type { Stroke } from '../types/timeline';
+import type { Stroke } from './timeline';
 
 export interface Mark { kind: Stroke; x: number }
 

@@ -1,5 +1,5 @@
 import type { Waiting } from './store';
-import type { Bundle, NotToday, PracticeLog, Rules, StopClass, TodayData, TodayItem, TodaySlot, WhyPaused } from './types';
+import type { Bundle, NotToday, PracticeLog, Rules, StopClass, TodayData, TodayItem, TodaySlot, WhyPaused } from '../types';
 
 /** The present day out of what is kept; when the copy is too old, its exercises without anything due. */
 export function presentDay(bundle: Bundle, now: number): TodayData {
