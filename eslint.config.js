@@ -10,6 +10,9 @@ export default ts.config(
     ...ts.configs.strict,
     ...svelte.configs.recommended,
     { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
-    { files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser, svelteConfig, extraFileExtensions: ['.svelte'] } } },
+    {
+        files: ['**/*.svelte', '**/*.svelte.ts'],
+        languageOptions: { parserOptions: { parser: ts.parser, svelteConfig, extraFileExtensions: ['.svelte'] } },
+    },
     { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-undef': 'off' } },
 );

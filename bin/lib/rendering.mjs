@@ -10,8 +10,13 @@ export function timelines() {
 
 async function playerCode() {
     const [{ output }] = await build({
-        configFile: false, logLevel: 'error',
-        build: { write: false, minify: false, lib: { entry: 'resources/js/player/engine.ts', formats: ['es'], fileName: 'engine' } },
+        configFile: false,
+        logLevel: 'error',
+        build: {
+            write: false,
+            minify: false,
+            lib: { entry: 'resources/js/player/engine.ts', formats: ['es'], fileName: 'engine' },
+        },
     });
     return `${output[0].code.replace(/export\s*{[^}]*};?\s*$/, '')}\nwindow.PlayerEngine = PlayerEngine;`;
 }
@@ -34,7 +39,11 @@ export async function render(page, only = undefined) {
 
 /* Runs in the page. Every tone gets one of several channels in turn, so that one that still rings hides no onset. */
 async function renderInPage(timeline) {
-    const RATE = 8000, CHANNELS = 16, LONGEST_S = 600, LEAD_S = 0.25, THRESHOLD = 1e-7;
+    const RATE = 8000,
+        CHANNELS = 16,
+        LONGEST_S = 600,
+        LEAD_S = 0.25,
+        THRESHOLD = 1e-7;
     const SIDES = { left: [0.22], right: [0.22, 0.36], none: [] };
     const total = { seconds: 0, tones: 0, worst: 0, missing: 0, inOrder: true };
     // After an open cue the next part begins with a tap: each part has a zero of its own.
@@ -52,10 +61,20 @@ async function renderInPage(timeline) {
         const connect = AudioNode.prototype.connect;
         const start = OscillatorNode.prototype.start;
         AudioNode.prototype.connect = function (target, ...rest) {
-            if (this instanceof OscillatorNode) { target.tone = put.length; this.tone = put.length; put.push(0); return connect.call(this, target, ...rest); }
-            return this.tone === undefined ? connect.call(this, target, ...rest) : connect.call(this, merger, 0, this.tone % CHANNELS);
+            if (this instanceof OscillatorNode) {
+                target.tone = put.length;
+                this.tone = put.length;
+                put.push(0);
+                return connect.call(this, target, ...rest);
+            }
+            return this.tone === undefined
+                ? connect.call(this, target, ...rest)
+                : connect.call(this, merger, 0, this.tone % CHANNELS);
         };
-        OscillatorNode.prototype.start = function (when) { put[this.tone] = when; return start.call(this, when); };
+        OscillatorNode.prototype.start = function (when) {
+            put[this.tone] = when;
+            return start.call(this, when);
+        };
         const engine = new window.PlayerEngine({ ...timeline, segments }, context, { ahead: Infinity });
         engine.start();
         AudioNode.prototype.connect = connect;
@@ -68,7 +87,10 @@ async function renderInPage(timeline) {
         let zero = LEAD_S;
         for (const segment of segments) {
             for (const cue of segment.cues) {
-                plan.push({ at: zero + cue.at / 1000, isCue: (cue.sound ?? 1) > 0 && cue.kind !== 'settle' && cue.kind !== 'lead-in' });
+                plan.push({
+                    at: zero + cue.at / 1000,
+                    isCue: (cue.sound ?? 1) > 0 && cue.kind !== 'settle' && cue.kind !== 'lead-in',
+                });
                 for (const beat of cue.beats) plan.push({ at: zero + beat.at / 1000, isCue: false });
                 for (const after of SIDES[cue.side]) plan.push({ at: zero + cue.at / 1000 + after, isCue: false });
             }

@@ -8,19 +8,41 @@ const [address, folder, ...only] = process.argv.slice(2);
 if (!address || !folder) throw new Error('Usage: node bin/lib/shots.mjs ADDRESS FOLDER [name …]');
 mkdirSync(folder, { recursive: true });
 
-const promises = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'));
+const promises = JSON.parse(
+    readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'),
+);
 const promised = (state) => promises[state].patient;
 
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--lang=en-GB'],
+    args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+        '--lang=en-GB',
+    ],
 });
-const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', baseURL: address, reducedMotion: 'reduce' });
-const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'en-GB', baseURL: address, hasTouch: true, isMobile: true });
+const desk = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    baseURL: address,
+    reducedMotion: 'reduce',
+});
+const phone = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    locale: 'en-GB',
+    baseURL: address,
+    hasTouch: true,
+    isMobile: true,
+});
 const page = await desk.newPage();
 const mobile = await phone.newPage();
 for (const each of [page, mobile]) {
-    each.on('console', (message) => { if (message.type() === 'error') console.error(`console: ${message.text()}`); });
+    each.on('console', (message) => {
+        if (message.type() === 'error') console.error(`console: ${message.text()}`);
+    });
     each.on('pageerror', (error) => console.error(`page: ${error.message}`));
 }
 
@@ -52,12 +74,16 @@ await open(promised('step-up-with-recovery'));
 await shot(page, 'course');
 if (wanted('proposal')) {
     await open(promised('step-up'));
-    await page.getByRole('region', { name: 'Proposals' }).evaluate((section) => scrollTo(0, section.getBoundingClientRect().top - 330));
+    await page
+        .getByRole('region', { name: 'Proposals' })
+        .evaluate((section) => scrollTo(0, section.getBoundingClientRect().top - 330));
     await shot(page, 'proposal');
 }
 if (wanted('clinic')) {
     await page.goto('/clinic');
-    await page.getByRole('heading', { name: 'What became of our patients' }).evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
+    await page
+        .getByRole('heading', { name: 'What became of our patients' })
+        .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
     await shot(page, 'clinic');
 }
 await open(promised('paused'));
@@ -134,14 +160,22 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     await mobile.getByRole('button', { name: 'Keep this PIN' }).click();
     await mobile.getByRole('button', { name: 'Lock' }).waitFor();
     await shot(mobile, 'my-today');
-    for (const [tab, name] of [['My progress', 'my-progress'], ['Diary', 'my-diary'], ['My sheet', 'my-sheet'], ['Settings', 'my-settings']]) {
+    for (const [tab, name] of [
+        ['My progress', 'my-progress'],
+        ['Diary', 'my-diary'],
+        ['My sheet', 'my-sheet'],
+        ['Settings', 'my-settings'],
+    ]) {
         await mobile.getByRole('link', { name: tab }).click();
         await mobile.getByRole('heading', { name: tab, level: 1 }).waitFor();
         await mobile.waitForTimeout(500);
         if (name === 'my-progress' || only.length > 0) await shot(mobile, name);
     }
     await mobile.getByRole('link', { name: 'Today' }).click();
-    await mobile.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await mobile
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
     await mobile.getByRole('button', { name: '5', exact: true }).waitFor();
     if (only.length > 0) await shot(mobile, 'my-before');
     await mobile.getByRole('button', { name: '5', exact: true }).click();
@@ -161,7 +195,10 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
 // What is seen less often, and kept nowhere.
 if (only.includes('my-more')) {
     await mobile.getByRole('button', { name: 'Keep this' }).click();
-    await mobile.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await mobile
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
     await mobile.getByRole('button', { name: '5', exact: true }).click();
     await mobile.getByRole('button', { name: 'Start', exact: true }).click();
     await mobile.locator('[data-cue="inhale"]').waitFor();
@@ -194,13 +231,21 @@ if (only.includes('my-more')) {
     await open(promised('new-finding'));
     await page.screenshot({ path: `${folder}/more-paused.png` });
     await open(promised('not-screened'), '/screening');
-    await page.getByRole('button', { name: /^The rest: no/ }).first().waitFor();
-    await page.getByRole('radiogroup', { name: /eye operation|eye surgery/i }).getByLabel('Yes').check();
+    await page
+        .getByRole('button', { name: /^The rest: no/ })
+        .first()
+        .waitFor();
+    await page
+        .getByRole('radiogroup', { name: /eye operation|eye surgery/i })
+        .getByLabel('Yes')
+        .check();
     await page.getByRole('radiogroup', { name: /eye operation|eye surgery/i }).scrollIntoViewIfNeeded();
     await page.screenshot({ path: `${folder}/more-screening.png` });
     await open(promised('lighten'));
     await page.getByText('Enter ticks from the printed sheet').click();
-    await page.getByText('Enter ticks from the printed sheet').evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top + scrollY - 60));
+    await page
+        .getByText('Enter ticks from the printed sheet')
+        .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top + scrollY - 60));
     await page.screenshot({ path: `${folder}/more-paper.png` });
 }
 await browser.close();

@@ -6,7 +6,13 @@ import { join } from 'node:path';
 const folder = process.argv[2];
 if (!folder) throw new Error('Usage: node bin/lib/slowest.mjs FOLDER');
 
-const plain = (text) => text.replaceAll('&quot;', '"').replaceAll('&apos;', "'").replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&');
+const plain = (text) =>
+    text
+        .replaceAll('&quot;', '"')
+        .replaceAll('&apos;', "'")
+        .replaceAll('&lt;', '<')
+        .replaceAll('&gt;', '>')
+        .replaceAll('&amp;', '&');
 const attribute = (tag, name) => plain(new RegExp(`\\s${name}="([^"]*)"`).exec(tag)?.[1] ?? '');
 
 /** @type {{ name: string, seconds: number, tries: number }[]} */
@@ -16,14 +22,23 @@ for (const file of readdirSync(folder)) {
     if (file.endsWith('.xml')) {
         for (const [tag] of text.matchAll(/<testcase\s[^>]*>/g)) {
             const of = attribute(tag, 'class') || attribute(tag, 'classname');
-            tests.push({ name: `${file.replace('.xml', '')}  ${of.split('\\').pop()}: ${attribute(tag, 'name')}`, seconds: Number(attribute(tag, 'time')), tries: 1 });
+            tests.push({
+                name: `${file.replace('.xml', '')}  ${of.split('\\').pop()}: ${attribute(tag, 'name')}`,
+                seconds: Number(attribute(tag, 'time')),
+                tries: 1,
+            });
         }
     } else {
         const walk = (suite, path) => {
             for (const spec of suite.specs ?? []) {
                 for (const test of spec.tests) {
                     const last = test.results.at(-1);
-                    if (last) tests.push({ name: `browser  ${path}: ${spec.title}`, seconds: last.duration / 1000, tries: test.results.length });
+                    if (last)
+                        tests.push({
+                            name: `browser  ${path}: ${spec.title}`,
+                            seconds: last.duration / 1000,
+                            tries: test.results.length,
+                        });
                 }
             }
             for (const inner of suite.suites ?? []) walk(inner, path || inner.title);

@@ -9,5 +9,7 @@ if (target) mount(App, { target });
 
 // Off a secure connection there is none: then the pages need a network.
 if ('serviceWorker' in navigator) {
-    window.addEventListener('load', () => { navigator.serviceWorker.register('/worker.js', { scope: '/my' }).catch(() => undefined); });
+    window.addEventListener('load', () => {
+        navigator.serviceWorker.register('/worker.js', { scope: '/my' }).catch(() => undefined);
+    });
 }

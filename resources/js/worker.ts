@@ -17,7 +17,12 @@ cleanupOutdatedCaches();
 
 const shell = new NetworkFirst({ cacheName: 'ivory-pace-shell', networkTimeoutSeconds: PATIENCE_S });
 // Every page of the patient is the same file.
-registerRoute(new NavigationRoute(({ event }) => shell.handle({ event, request: new Request(SHELL, { credentials: 'same-origin' }) }), { allowlist: [/^\/my(\/|$)/] }));
+registerRoute(
+    new NavigationRoute(
+        ({ event }) => shell.handle({ event, request: new Request(SHELL, { credentials: 'same-origin' }) }),
+        { allowlist: [/^\/my(\/|$)/] },
+    ),
+);
 
 self.addEventListener('install', (event) => {
     // The page that is kept and its files belong together: a new worker takes over as soon as it has them all.
@@ -25,4 +30,6 @@ self.addEventListener('install', (event) => {
     event.waitUntil(shell.handle({ event, request: new Request(SHELL, { credentials: 'same-origin' }) }));
 });
 // The first visit is enough.
-self.addEventListener('activate', (event) => { event.waitUntil(self.clients.claim()); });
+self.addEventListener('activate', (event) => {
+    event.waitUntil(self.clients.claim());
+});

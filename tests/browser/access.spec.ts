@@ -1,4 +1,16 @@
-import { addPatient, expect, issueFast, join, lockScreen, makeLink, newName, readyPatient, screen, signIn, test } from './support';
+import {
+    addPatient,
+    expect,
+    issueFast,
+    join,
+    lockScreen,
+    makeLink,
+    newName,
+    readyPatient,
+    screen,
+    signIn,
+    test,
+} from './support';
 
 test('two patients’ devices each see their own practice, and a link works once', async ({ page, phone, watcher }) => {
     const { phone: first } = await readyPatient(page, phone, 'First Wren', '7');
@@ -24,7 +36,11 @@ test('two patients’ devices each see their own practice, and a link works once
     expect(await third.getByLabel('Code').inputValue()).toBe(code);
 });
 
-test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the screen', async ({ page, phone, watcher }) => {
+test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the screen', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     await signIn(page);
     const record = await addPatient(page, newName('Locked Wren'));
     await screen(page);
@@ -52,7 +68,11 @@ test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the 
     for (let left = 9; left >= 0; left--) {
         await mine.getByLabel('PIN').fill('000000');
         await mine.getByRole('button', { name: 'Open' }).click();
-        await expect(mine.getByText(left === 0 ? 'Too many wrong PINs' : left === 1 ? 'One try is left' : `${left} tries are left`)).toBeVisible();
+        await expect(
+            mine.getByText(
+                left === 0 ? 'Too many wrong PINs' : left === 1 ? 'One try is left' : `${left} tries are left`,
+            ),
+        ).toBeVisible();
     }
     await mine.getByLabel('PIN').fill('480153');
     await mine.getByRole('button', { name: 'Open' }).click();

@@ -1,4 +1,14 @@
-import { expect, promised, expectNoAxeViolations, lockScreen, makeLink, readyPatient, signIn, startPlaying, test } from './support';
+import {
+    expect,
+    promised,
+    expectNoAxeViolations,
+    lockScreen,
+    makeLink,
+    readyPatient,
+    signIn,
+    startPlaying,
+    test,
+} from './support';
 
 const ROOMS: Record<string, string[]> = {
     [promised('step-up-with-recovery')]: ['', '/bench', '/screening', '/access', '/versions/2'],
@@ -42,7 +52,10 @@ test('a page that is not there is accessible too', async ({ page, watcher }) => 
 test('every page of the patient is accessible', async ({ page, phone, watcher }) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Axe Wren', '20');
     await expectNoAxeViolations(mine);
-    await mine.getByRole('button', { name: /^Begin/ }).first().click();
+    await mine
+        .getByRole('button', { name: /^Begin/ })
+        .first()
+        .click();
     await expectNoAxeViolations(mine);
     await mine.getByRole('button', { name: '5', exact: true }).click();
     await expectNoAxeViolations(mine);

@@ -11,7 +11,11 @@ test('what is typed survives a reload, Back and a lost network', async ({ page, 
     await expect(page.getByText('What you had typed is back.')).toBeVisible();
     expect(await page.getByLabel('Ratio').inputValue()).toBe('3:0:7:1');
     expect(await page.getByLabel('Weeks').inputValue()).toBe('6');
-    const warned = page.waitForEvent('dialog').then(async (dialog) => { const text = dialog.message(); await dialog.accept(); return text; });
+    const warned = page.waitForEvent('dialog').then(async (dialog) => {
+        const text = dialog.message();
+        await dialog.accept();
+        return text;
+    });
     await page.getByRole('link', { name: 'Course' }).click();
     expect(await warned).toContain('not issued');
     await expect(page.getByText(/No programme yet/)).toBeVisible();

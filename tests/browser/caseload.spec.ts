@@ -1,6 +1,8 @@
 import { expect, promised, expectNoAxeViolations, signIn, test } from './support';
 
-test('the Caseload is searched as one types and filtered, by keyboard, and Back finds it as it was', async ({ page }) => {
+test('the Caseload is searched as one types and filtered, by keyboard, and Back finds it as it was', async ({
+    page,
+}) => {
     await signIn(page);
     await page.keyboard.press('/');
     await expect(page.getByRole('searchbox', { name: 'Find' })).toBeFocused();

@@ -1,6 +1,10 @@
 import { expect, expectNoAxeViolations, readyPatient, sent, test } from './support';
 
-test('a day is written in the diary, seen in the chart, and read by the practitioner in the session', async ({ page, phone, watcher }) => {
+test('a day is written in the diary, seen in the chart, and read by the practitioner in the session', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Diary Wren');
     await page.goto(`${record}/measure`);
     await page.getByLabel('Symptom to rate').fill('evening tension');
@@ -14,7 +18,10 @@ test('a day is written in the diary, seen in the chart, and read by the practiti
     await mine.getByRole('button', { name: 'Keep this day' }).click();
     await expect(mine.getByText('Rate something or write a line first.')).toBeVisible();
     await mine.getByRole('group', { name: 'Evening tension' }).getByRole('button', { name: '6', exact: true }).click();
-    await mine.getByRole('group', { name: 'How did you sleep?' }).getByRole('button', { name: '4', exact: true }).click();
+    await mine
+        .getByRole('group', { name: 'How did you sleep?' })
+        .getByRole('button', { name: '4', exact: true })
+        .click();
     await mine.getByLabel('A line, if you like').fill('Wind all night');
     await mine.context().setOffline(true);
     await mine.getByRole('button', { name: 'Keep this day' }).click();
@@ -37,7 +44,10 @@ test('a day is written in the diary, seen in the chart, and read by the practiti
 
     await page.goto(record);
     await page.getByRole('button', { name: 'Begin a session' }).click();
-    await page.getByRole('navigation', { name: 'Steps of the session' }).getByRole('link', { name: /^Catch up/ }).click();
+    await page
+        .getByRole('navigation', { name: 'Steps of the session' })
+        .getByRole('link', { name: /^Catch up/ })
+        .click();
     await expect(page.getByRole('cell', { name: 'Wind all night' })).toBeVisible();
     await expect(page.getByRole('rowheader', { name: /, late$/ })).toBeVisible();
 });

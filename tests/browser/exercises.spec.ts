@@ -46,7 +46,11 @@ test('for one patient it shows what is possible', async ({ page }) => {
     await expect(page.getByLabel('Possible for').locator('option:checked')).toHaveText(name);
 });
 
-test('a clinic names a breath of its own, prescribes it, and the patient sees its name', async ({ page, phone, watcher }) => {
+test('a clinic names a breath of its own, prescribes it, and the patient sees its name', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     watcher.expect(/^answer: 422 POST .*own-exercises$/);
     await signIn(page);
     const own = newName('Quay').slice(0, 40);
@@ -77,7 +81,10 @@ test('a clinic names a breath of its own, prescribes it, and the patient sees it
     await expect(mine.getByRole('heading', { name: own })).toBeVisible();
 
     await page.goto('/exercises');
-    await page.getByRole('navigation', { name: 'Exercises' }).getByRole('link', { name: new RegExp(`^${own}`) }).click();
+    await page
+        .getByRole('navigation', { name: 'Exercises' })
+        .getByRole('link', { name: new RegExp(`^${own}`) })
+        .click();
     await page.getByRole('button', { name: 'Change or delete' }).click();
     await page.getByRole('button', { name: 'Delete…' }).click();
     await page.getByRole('button', { name: 'Delete it' }).click();
@@ -110,9 +117,13 @@ test('a shipped routine is copied by keyboard, changed, kept, tried and deleted'
     await page.getByRole('button', { name: 'Keep as our own' }).click();
     await expect(page.getByRole('heading', { name })).toBeVisible();
     await expect(page.getByLabel('Ratio, step 1')).toHaveValue('4:7');
-    await expect(page.getByLabel('at the end, step 5').locator('option:checked')).toHaveText('falling asleep is welcome');
+    await expect(page.getByLabel('at the end, step 5').locator('option:checked')).toHaveText(
+        'falling asleep is welcome',
+    );
     await page.getByRole('button', { name: 'Try it as it is kept' }).click();
-    await expect(page.getByRole('region', { name: `Playing ${name}` }).locator('[data-cue="inhale"]')).toBeVisible({ timeout: 15_000 });
+    await expect(page.getByRole('region', { name: `Playing ${name}` }).locator('[data-cue="inhale"]')).toBeVisible({
+        timeout: 15_000,
+    });
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Delete…' }).click();
     await page.getByRole('button', { name: 'Delete it' }).click();

@@ -1,24 +1,51 @@
 import type { Page } from '@playwright/test';
-import { expect, expectNoAxeViolations, join, keepPractice, lockScreen, makeLink, promised, readyOffline, readyPatient, sent, signIn, soundsOf, startPlaying, test } from './support';
+import {
+    expect,
+    expectNoAxeViolations,
+    join,
+    keepPractice,
+    lockScreen,
+    makeLink,
+    promised,
+    readyOffline,
+    readyPatient,
+    sent,
+    signIn,
+    soundsOf,
+    startPlaying,
+    test,
+} from './support';
 
-const suspendSound = (phone: Page) => phone.evaluate(async () => { await (window as unknown as { contexts: AudioContext[] }).contexts.at(-1)?.suspend(); });
+const suspendSound = (phone: Page) =>
+    phone.evaluate(async () => {
+        await (window as unknown as { contexts: AudioContext[] }).contexts.at(-1)?.suspend();
+    });
 
 /** The tab as when another one is looked at. */
 async function hide(phone: Page, isHidden: boolean): Promise<void> {
     await phone.evaluate((hidden) => {
-        Object.defineProperty(document, 'visibilityState', { configurable: true, get: () => (hidden ? 'hidden' : 'visible') });
+        Object.defineProperty(document, 'visibilityState', {
+            configurable: true,
+            get: () => (hidden ? 'hidden' : 'visible'),
+        });
         document.dispatchEvent(new Event('visibilitychange'));
     }, isHidden);
 }
 
-test('help for breathlessness before the PIN is the same for everyone, and credited to whoever says that it was theirs', async ({ page, phone, watcher }) => {
+test('help for breathlessness before the PIN is the same for everyone, and credited to whoever says that it was theirs', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     await signIn(page);
-    const record = (await page.getByRole('link', { name: promised('step-up-with-recovery'), exact: true }).getAttribute('href')) ?? '';
+    const record =
+        (await page.getByRole('link', { name: promised('step-up-with-recovery'), exact: true }).getAttribute('href')) ??
+        '';
     const mine = await phone.open();
     await join(mine, (await makeLink(page, record)).address);
     await expect(mine.getByText('When: breath is short on the stairs.', { exact: false })).toBeVisible();
     // An earlier try has used it today as well.
-    const used = Number(/(\d) of at most 4/.exec((await mine.locator('main').innerText()))?.[1] ?? 0);
+    const used = Number(/(\d) of at most 4/.exec(await mine.locator('main').innerText())?.[1] ?? 0);
     await readyOffline(mine);
     await lockScreen(mine, watcher);
     await expect(mine.getByRole('heading', { name: 'Breathless now?' })).toBeVisible();
@@ -45,7 +72,11 @@ test('help for breathlessness before the PIN is the same for everyone, and credi
     expect(await taken).toBe('stored');
     await expect(mine.getByText(new RegExp(`^${used + 1} of at most 4 times today`))).toBeVisible();
     await mine.getByRole('link', { name: 'My progress' }).click();
-    await expect(mine.getByText(new RegExp(`used ${used + 4} times\\. Breath was back after: .*1:35, .*0:0\\d \\(latest last\\)`))).toBeVisible();
+    await expect(
+        mine.getByText(
+            new RegExp(`used ${used + 4} times\\. Breath was back after: .*1:35, .*0:0\\d \\(latest last\\)`),
+        ),
+    ).toBeVisible();
     await expectNoAxeViolations(mine);
     await mine.getByRole('link', { name: 'My sheet' }).click();
     await expect(mine.getByRole('heading', { name: 'When breath is short' })).toBeVisible();
@@ -55,7 +86,10 @@ test('help for breathlessness before the PIN is the same for everyone, and credi
     expect((await saved).suggestedFilename()).toBe('sheet-2.pdf');
 });
 
-test('not today offers the short version first, which counts in full; otherwise one tap says why', async ({ page, phone }) => {
+test('not today offers the short version first, which counts in full; otherwise one tap says why', async ({
+    page,
+    phone,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Tired Wren', '8');
     await mine.getByRole('button', { name: 'Not today' }).click();
     await expect(mine.getByText(/^The short version takes \d+ s and counts in full/)).toBeVisible();
@@ -109,7 +143,10 @@ test('the weekly check is a minute of taps; too few are asked for again', async 
 
 test('it joins from the patient’s own taps and eases to the prescribed pace', async ({ page, phone }) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Joining Wren', '4');
-    await mine.getByRole('button', { name: /^Begin/ }).first().click();
+    await mine
+        .getByRole('button', { name: /^Begin/ })
+        .first()
+        .click();
     await mine.getByRole('button', { name: '5', exact: true }).click();
     await mine.getByRole('button', { name: 'Join from my own breath' }).click();
     await expect(mine.getByRole('button', { name: 'Begin at my pace' })).toBeDisabled();
@@ -130,7 +167,10 @@ test('it joins from the patient’s own taps and eases to the prescribed pace', 
     await expect(page.getByRole('cell', { name: /4 of 4 breaths, from \d\.\d s a breath/ })).toBeVisible();
 });
 
-test('an interruption waits and says so; a hidden page goes on by ear and waits without sound; the log tells', async ({ page, phone }) => {
+test('an interruption waits and says so; a hidden page goes on by ear and waits without sound; the log tells', async ({
+    page,
+    phone,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Interrupted Wren', '5');
     await startPlaying(mine);
     await expect(mine.getByText('2 of 5')).toBeVisible({ timeout: 20_000 });
@@ -154,7 +194,11 @@ test('an interruption waits and says so; a hidden page goes on by ear and waits 
     await expect(page.getByRole('cell', { name: '5 of 5 breaths, interrupted 2 times' })).toBeVisible();
 });
 
-test('without a network the day changes at its own start, and an old copy does not claim to know what is due', async ({ page, phone, watcher }) => {
+test('without a network the day changes at its own start, and an old copy does not claim to know what is due', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { phone: mine } = await readyPatient(page, phone, 'Crossing Wren');
     await readyOffline(mine);
     await mine.clock.install();
@@ -174,7 +218,10 @@ test('without a network the day changes at its own start, and an old copy does n
     await expect(mine.getByRole('button', { name: 'Once more, if you like' })).toBeVisible();
 });
 
-test('settings of sound, sight and text are kept on the device, and the player follows them', async ({ page, phone }) => {
+test('settings of sound, sight and text are kept on the device, and the player follows them', async ({
+    page,
+    phone,
+}) => {
     const { phone: mine } = await readyPatient(page, phone, 'Settings Wren');
     await mine.getByRole('link', { name: 'Settings' }).click();
     await mine.getByLabel('Ticks of the counts').fill('0');

@@ -8,8 +8,15 @@ async function tabTo(page: Page, name: RegExp | string): Promise<void> {
         const focused = await page.evaluate(() => {
             const element = document.activeElement;
             if (!(element instanceof HTMLElement)) return '';
-            const labels = 'labels' in element ? [...((element as HTMLInputElement).labels ?? [])].map((label) => label.textContent) : [];
-            return (element.getAttribute('aria-label') ?? (labels.length > 0 ? labels.join(' ') : element.textContent) ?? '').trim();
+            const labels =
+                'labels' in element
+                    ? [...((element as HTMLInputElement).labels ?? [])].map((label) => label.textContent)
+                    : [];
+            return (
+                element.getAttribute('aria-label') ??
+                (labels.length > 0 ? labels.join(' ') : element.textContent) ??
+                ''
+            ).trim();
         });
         if (typeof name === 'string' ? focused === name : name.test(focused)) return;
     }
@@ -42,7 +49,14 @@ test('the whole way by keyboard alone', async ({ page, phone }) => {
         await page.keyboard.press('ArrowRight');
         await page.keyboard.press('Tab');
     }
-    for (const group of ['Stage of life', 'Nerves and mind', 'Heart and circulation', 'Breathing', 'Surgery and injury', 'Moving, seeing, hearing']) {
+    for (const group of [
+        'Stage of life',
+        'Nerves and mind',
+        'Heart and circulation',
+        'Breathing',
+        'Surgery and injury',
+        'Moving, seeing, hearing',
+    ]) {
         await page.getByRole('button', { name: `The rest: no under ${group}` }).focus();
         await page.keyboard.press('Enter');
     }

@@ -9,7 +9,10 @@ test('a rate is tapped by space bar, limits are held, and both feed the Bench', 
     await page.getByLabel(/^quiet/).uncheck();
     const pad = page.getByRole('button', { name: 'Tap at the start of each inhale' });
     await pad.focus();
-    for (let tap = 0; tap < 6; tap++) { await page.keyboard.press('Space'); await page.waitForTimeout(600); }
+    for (let tap = 0; tap < 6; tap++) {
+        await page.keyboard.press('Space');
+        await page.waitForTimeout(600);
+    }
     await page.getByRole('button', { name: 'end now' }).click();
     await expect(page.getByText(/breaths a minute from 6 taps; median (0\.[6-9]|1(\.\d)?) s/)).toBeVisible();
     await page.getByRole('button', { name: /^Keep \d+(\.\d)? a minute$/ }).click();
@@ -73,7 +76,9 @@ test('a rate is tapped by space bar, limits are held, and both feed the Bench', 
     await page.getByLabel('even', { exact: true }).check();
     await page.getByRole('button', { name: 'one more' }).click();
     await page.getByRole('button', { name: 'Keep route and rhythm' }).click();
-    await expect(page.getByRole('row', { name: /^Route and rhythm/ })).toContainText('by the nose, even, 1 sigh or yawn in 5 min');
+    await expect(page.getByRole('row', { name: /^Route and rhythm/ })).toContainText(
+        'by the nose, even, 1 sigh or yawn in 5 min',
+    );
     await expectNoAxeViolations(page);
 
     await page.goto(`${record}/bench`);

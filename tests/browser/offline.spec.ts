@@ -1,12 +1,27 @@
 import type { Page } from '@playwright/test';
-import { expect, expectNoAxeViolations, join, keepPractice, makeLink, readyOffline, readyPatient, sent, startPlaying, test } from './support';
+import {
+    expect,
+    expectNoAxeViolations,
+    join,
+    keepPractice,
+    makeLink,
+    readyOffline,
+    readyPatient,
+    sent,
+    startPlaying,
+    test,
+} from './support';
 
 async function openWithPin(phone: Page, pin = '480153'): Promise<void> {
     await phone.getByLabel('PIN', { exact: true }).fill(pin);
     await phone.getByRole('button', { name: 'Open' }).click();
 }
 
-test('without a network: practise, write the diary, read the sheet, restart the browser, practise again; all of it arrives once', async ({ page, phone, watcher }) => {
+test('without a network: practise, write the diary, read the sheet, restart the browser, practise again; all of it arrives once', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { record, phone: first } = await readyPatient(page, phone, 'Offline Wren');
     const context = first.context();
     await readyOffline(first);
@@ -18,7 +33,10 @@ test('without a network: practise, write the diary, read the sheet, restart the 
     await expect(first.getByText('One entry waits on this device until there is a network: practice.')).toBeVisible();
     await expect(first.getByText('1 of 3 done today')).toBeVisible();
     await first.getByRole('link', { name: 'Diary' }).click();
-    await first.getByRole('group', { name: 'How did you sleep?' }).getByRole('button', { name: '7', exact: true }).click();
+    await first
+        .getByRole('group', { name: 'How did you sleep?' })
+        .getByRole('button', { name: '7', exact: true })
+        .click();
     await first.getByRole('button', { name: 'Keep this day' }).click();
     await expect(first.getByText('Kept on this device; it is sent when there is a network.')).toBeVisible();
     await first.getByRole('link', { name: 'My sheet' }).click();
@@ -42,7 +60,9 @@ test('without a network: practise, write the diary, read the sheet, restart the 
     await startPlaying(second);
     await expect(second.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
     await second.getByRole('button', { name: 'Keep this' }).click();
-    await expect(second.getByText('3 entries wait on this device until there is a network: practice, diary.')).toBeVisible();
+    await expect(
+        second.getByText('3 entries wait on this device until there is a network: practice, diary.'),
+    ).toBeVisible();
 
     // The key to the screen is gone; the device's own credential is enough to deliver. The screen asks for the PIN again.
     watcher.expect(/^answer: 423 GET/);
@@ -81,7 +101,11 @@ test('an answer that is lost on the way makes nothing twice', async ({ page, pho
     await expect(page.getByRole('cell', { name: '2 of 2 breaths' })).toHaveCount(1);
 });
 
-test('signing out warns of what waits; what a signed-out device still sends is kept aside and accepted', async ({ page, phone, watcher }) => {
+test('signing out warns of what waits; what a signed-out device still sends is kept aside and accepted', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { record, phone: mine, name } = await readyPatient(page, phone, 'Aside Wren');
     await readyOffline(mine);
     await mine.getByRole('link', { name: 'Settings' }).click();
@@ -133,12 +157,17 @@ test('the patient signs a device out here, warned of what has not been sent', as
     await expect(page.getByText('None yet.')).toBeVisible();
 });
 
-test('a device whose clock is two hours wrong shows the right day and its practices get the right time', async ({ page, phone }) => {
+test('a device whose clock is two hours wrong shows the right day and its practices get the right time', async ({
+    page,
+    phone,
+}) => {
     const { record, phone: right } = await readyPatient(page, phone, 'Clock Wren');
     const wrong = await phone.open();
     await wrong.clock.install({ time: Date.now() + 2 * 3_600_000 });
     await join(wrong, (await makeLink(page, record)).address);
-    await expect(wrong.getByText(/The clock of this device is off by (119|120|121) min; times are set right\./)).toBeVisible();
+    await expect(
+        wrong.getByText(/The clock of this device is off by (119|120|121) min; times are set right\./),
+    ).toBeVisible();
     for (const each of [wrong, right]) {
         await startPlaying(each);
         await expect(each.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 40_000 });
@@ -157,10 +186,19 @@ test('the patient’s pages can be installed', async ({ page, phone }) => {
     await readyOffline(mine);
     const manifest = await mine.request.get('/my.webmanifest');
     expect(manifest.headers()['content-type']).toContain('application/manifest+json');
-    const { icons, scope, start_url } = (await manifest.json()) as { icons: { src: string; sizes: string }[]; scope: string; start_url: string };
+    const { icons, scope, start_url } = (await manifest.json()) as {
+        icons: { src: string; sizes: string }[];
+        scope: string;
+        start_url: string;
+    };
     expect([scope, start_url]).toEqual(['/my', '/my']);
     for (const icon of icons) {
-        const size = await mine.evaluate(async (src) => { const image = new Image(); image.src = src; await image.decode(); return `${image.naturalWidth}x${image.naturalHeight}`; }, icon.src);
+        const size = await mine.evaluate(async (src) => {
+            const image = new Image();
+            image.src = src;
+            await image.decode();
+            return `${image.naturalWidth}x${image.naturalHeight}`;
+        }, icon.src);
         expect(size).toBe(icon.sizes);
     }
     const devtools = await mine.context().newCDPSession(mine);

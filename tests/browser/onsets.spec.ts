@@ -4,7 +4,11 @@ import { expect, test } from './support';
 test('every technique sounds when the core says, each cue of it, to the end', async ({ browser }) => {
     const page = await browser.newPage();
     const rendered = await render(page);
-    expect(rendered.map((each) => each.technique).sort()).toEqual(Object.keys(timelines()).filter((key) => key !== 'ten-minutes').sort());
+    expect(rendered.map((each) => each.technique).sort()).toEqual(
+        Object.keys(timelines())
+            .filter((key) => key !== 'ten-minutes')
+            .sort(),
+    );
     for (const each of rendered) {
         expect(each.worst, `${each.technique}: ms from the plan`).toBeLessThanOrEqual(1);
         expect(each.missing, `${each.technique}: cues without a tone`).toBe(0);

@@ -1,6 +1,23 @@
-import { addPatient, expect, join, keepPractice, makeLink, newName, readyPatient, screen, sent, signIn, startPlaying, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    join,
+    keepPractice,
+    makeLink,
+    newName,
+    readyPatient,
+    screen,
+    sent,
+    signIn,
+    startPlaying,
+    test,
+    type,
+} from './support';
 
-test('Stop by the Esc key, a symptom, and the second stop pauses the exercise until someone has looked', async ({ page, phone }) => {
+test('Stop by the Esc key, a symptom, and the second stop pauses the exercise until someone has looked', async ({
+    page,
+    phone,
+}) => {
     const { record, phone: mine, name } = await readyPatient(page, phone, 'Stopping Wren', '20');
     for (const time of [1, 2]) {
         await startPlaying(mine);
@@ -21,7 +38,9 @@ test('Stop by the Esc key, a symptom, and the second stop pauses the exercise un
     await expect(mine.getByRole('button', { name: /^Begin/ })).toHaveCount(0);
 
     await page.goto('/');
-    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('Dizziness twice in the last 3 practices');
+    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText(
+        'Dizziness twice in the last 3 practices',
+    );
     await page.goto(record);
     await page.getByRole('button', { name: 'I have looked; let it go on' }).click();
     await expect(page.getByText('Write down what was done.')).toBeVisible();
@@ -32,7 +51,11 @@ test('Stop by the Esc key, a symptom, and the second stop pauses the exercise un
     await expect(mine.getByRole('button', { name: /^(Begin|Once more)/ }).first()).toBeEnabled();
 });
 
-test('A get-help symptom shows the clinic’s emergency wording at once and pauses everything', async ({ page, phone, watcher }) => {
+test('A get-help symptom shows the clinic’s emergency wording at once and pauses everything', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Helped Wren', '20');
     await startPlaying(mine);
     await expect(mine.locator('[data-cue="inhale"]')).toBeVisible();
@@ -55,7 +78,10 @@ test('A get-help symptom shows the clinic’s emergency wording at once and paus
     await expect(page.getByText(/Every exercise is paused: chest pain/)).toBeVisible();
 });
 
-test('a closed tab loses at most the present breath, and Back ends a practice as far as it got', async ({ page, phone }) => {
+test('a closed tab loses at most the present breath, and Back ends a practice as far as it got', async ({
+    page,
+    phone,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Reload Wren', '20');
     await startPlaying(mine);
     await expect(mine.getByText('2 of 20')).toBeVisible({ timeout: 15_000 });
@@ -105,7 +131,12 @@ test('what the server refuses stays visible on the device until it has been read
     const { phone: mine } = await readyPatient(page, phone, 'Refused Wren');
     await mine.route('**/api/v1/outbox', async (route) => {
         const batch = route.request().postDataJSON() as { items: { body: object }[] };
-        await route.continue({ postData: JSON.stringify({ ...batch, items: batch.items.map((item) => ({ ...item, body: { ...item.body, breaths_done: 99 } })) }) });
+        await route.continue({
+            postData: JSON.stringify({
+                ...batch,
+                items: batch.items.map((item) => ({ ...item, body: { ...item.body, breaths_done: 99 } })),
+            }),
+        });
     });
     await startPlaying(mine);
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });

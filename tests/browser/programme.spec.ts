@@ -1,4 +1,16 @@
-import { addPatient, expect, expectNoAxeViolations, issueFast, join, makeLink, newName, screen, signIn, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    issueFast,
+    join,
+    makeLink,
+    newName,
+    screen,
+    signIn,
+    test,
+    type,
+} from './support';
 import type { Page } from '@playwright/test';
 
 async function onTheBench(page: Page, stem: string, flags: string[] = []): Promise<string> {
@@ -12,7 +24,10 @@ async function onTheBench(page: Page, stem: string, flags: string[] = []): Promi
 const answered = (page: Page) => page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
 const items = (page: Page) => page.getByRole('region', { name: 'In this programme' }).getByRole('listitem');
 
-test('a programme of three items with a routine is built by keyboard, reordered, and reaches the phone', async ({ page, phone }) => {
+test('a programme of three items with a routine is built by keyboard, reordered, and reaches the phone', async ({
+    page,
+    phone,
+}) => {
     const record = await onTheBench(page, 'Three Wren', ['COPD']);
     await type(page, 'Ratio', '2:4');
     await page.getByLabel('Position').selectOption('seated');
@@ -121,7 +136,10 @@ test('counts are tapped, breaths fitted, compared and played in the room', async
     await onTheBench(page, 'Tools Wren');
     await page.getByRole('button', { name: 'Fit, tap' }).click();
     await page.getByRole('button', { name: 'Tap the counts' }).focus();
-    for (let tap = 0; tap < 6; tap++) { await page.keyboard.press('Space'); await page.waitForTimeout(700); }
+    for (let tap = 0; tap < 6; tap++) {
+        await page.keyboard.press('Space');
+        await page.waitForTimeout(700);
+    }
     await expect(page.getByText(/s a count from 6 taps, spread \d+ %/)).toBeVisible();
     await page.getByRole('button', { name: /^take 0\.\d+ s$/ }).click();
     await expect(page.getByLabel('Seconds a count', { exact: true })).toHaveValue(/^0\.[67]/);
@@ -149,7 +167,10 @@ test('counts are tapped, breaths fitted, compared and played in the room', async
     await expect(player).toHaveCount(0);
 });
 
-test('a ladder is edited, a rung taken, and what a new version changes is shown before it is issued', async ({ page, watcher }) => {
+test('a ladder is edited, a rung taken, and what a new version changes is shown before it is issued', async ({
+    page,
+    watcher,
+}) => {
     void watcher;
     const record = await onTheBench(page, 'Ladder Wren');
     await issueFast(page, record, '12');
@@ -187,7 +208,9 @@ test('a ladder is edited, a rung taken, and what a new version changes is shown 
     await expect(page.getByText(/^Version 2 issued/)).toBeVisible();
 });
 
-test('a template is taken and looked at for this patient; a broken file leaves everything as it was', async ({ page }) => {
+test('a template is taken and looked at for this patient; a broken file leaves everything as it was', async ({
+    page,
+}) => {
     const record = await onTheBench(page, 'Template Wren', ['Asthma']);
     await page.getByRole('button', { name: 'Templates, files' }).click();
     await page.getByLabel('Template', { exact: true }).selectOption({ label: 'Breathlessness on effort' });
@@ -200,8 +223,18 @@ test('a template is taken and looked at for this patient; a broken file leaves e
     await page.getByRole('button', { name: 'keep as a template' }).click();
     await expect(page.getByText(`Kept as “${name}”.`)).toBeVisible();
 
-    const file = (text: string) => ({ name: 'programme.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-    await page.getByLabel('Read a programme file').setInputFiles(file('{ "format": "ivory-pace-programme", "version": 1, "school": "gentle-control", "weeks": 4, "rated_symptom": "x", "goal": null, "items": [ { "technique": "square", "ratio": "4:x" } ] }'));
+    const file = (text: string) => ({
+        name: 'programme.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(text),
+    });
+    await page
+        .getByLabel('Read a programme file')
+        .setInputFiles(
+            file(
+                '{ "format": "ivory-pace-programme", "version": 1, "school": "gentle-control", "weeks": 4, "rated_symptom": "x", "goal": null, "items": [ { "technique": "square", "ratio": "4:x" } ] }',
+            ),
+        );
     await expect(page.getByText('The file cannot be taken; nothing of it was.')).toBeVisible();
     await expect(page.getByText('/items/0/ratio')).toBeVisible();
     await expect(items(page)).toHaveCount(3);
@@ -210,7 +243,10 @@ test('a template is taken and looked at for this patient; a broken file leaves e
 
     await page.goto(`${record}/bench`);
     await page.getByRole('button', { name: 'Templates, files' }).click();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'write the version in force to a file' }).click()]);
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'write the version in force to a file' }).click(),
+    ]);
     const written = await (await download.createReadStream()).toArray();
     const text = Buffer.concat(written as Buffer[]).toString();
     expect(text).toContain('"technique": "pursed-exhale"');
@@ -220,5 +256,7 @@ test('a template is taken and looked at for this patient; a broken file leaves e
     await expect(page.getByText(/The file is on the Bench/)).toBeVisible();
     await page.getByLabel('Template', { exact: true }).selectOption({ label: `${name} (own)` });
     await page.getByRole('button', { name: 'delete it' }).click();
-    await expect(page.getByLabel('Template', { exact: true }).getByRole('option', { name: `${name} (own)` })).toHaveCount(0);
+    await expect(
+        page.getByLabel('Template', { exact: true }).getByRole('option', { name: `${name} (own)` }),
+    ).toHaveCount(0);
 });

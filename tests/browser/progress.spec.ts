@@ -1,12 +1,18 @@
 import { expect, promised, expectNoAxeViolations, signIn, test } from './support';
 
-test('a proposal that waits is found in the Caseload, read with its evidence, declined only with a reason, and accepted', async ({ page, watcher }) => {
+test('a proposal that waits is found in the Caseload, read with its evidence, declined only with a reason, and accepted', async ({
+    page,
+    watcher,
+}) => {
     watcher.expect(/^answer: 422/);
     await signIn(page);
     await expect(page.getByRole('region', { name: 'Today’s appointments' })).toBeVisible();
     await page.getByLabel('Why').selectOption('proposal-waiting');
     // Whoever of them was not accepted by an earlier try.
-    const waiting = page.getByRole('listitem').filter({ hasText: 'Step up' }).filter({ hasText: new RegExp(`${promised('step-up')}|${promised('step-up-of-a-colleague')}`) });
+    const waiting = page
+        .getByRole('listitem')
+        .filter({ hasText: 'Step up' })
+        .filter({ hasText: new RegExp(`${promised('step-up')}|${promised('step-up-of-a-colleague')}`) });
     await waiting.last().getByRole('link').click();
     const proposal = page.getByRole('region', { name: /^Proposal for/ });
     await expect(proposal).toContainText('% practised, smooth in');
@@ -21,7 +27,9 @@ test('a proposal that waits is found in the Caseload, read with its evidence, de
     await page.keyboard.press('ArrowRight');
     await expect(reader).toHaveAttribute('aria-valuetext', /Version 1/);
     await page.getByText('The same as a table').click();
-    await expect(page.getByRole('table', { name: 'The Course, day by day, latest first' }).getByRole('row')).not.toHaveCount(1);
+    await expect(
+        page.getByRole('table', { name: 'The Course, day by day, latest first' }).getByRole('row'),
+    ).not.toHaveCount(1);
     await page.getByRole('link', { name: '2 weeks' }).click();
     await expect(page).toHaveURL(/span=2w/);
     await page.goBack();
@@ -39,7 +47,10 @@ test('a proposal that waits is found in the Caseload, read with its evidence, de
     await expect(page.locator('[data-adherence="2"]')).toContainText('Step up accepted.');
 });
 
-test('the next appointment is set, a programme is closed, and the clinic sees what became of its patients', async ({ page, watcher }) => {
+test('the next appointment is set, a programme is closed, and the clinic sees what became of its patients', async ({
+    page,
+    watcher,
+}) => {
     watcher.expect(/^answer: 422/);
     await signIn(page);
     await page.getByRole('link', { name: new RegExp(`^${promised('review-overdue')}`) }).click();
@@ -87,7 +98,14 @@ test('a finished programme is read again and kept up on fewer days, without an e
     await page.getByRole('link', { name: 'Keep it up' }).click();
     await expect(page.getByText('Kept up, without an end')).toBeVisible();
     await expect(page.getByLabel('Weeks')).toHaveCount(0);
-    for (const [day, pressed] of [['Monday', true], ['Tuesday', false], ['Wednesday', true], ['Friday', true], ['Sunday', false]] as const) await expect(page.getByRole('button', { name: new RegExp(`^${day}, `), pressed })).toHaveCount(1);
+    for (const [day, pressed] of [
+        ['Monday', true],
+        ['Tuesday', false],
+        ['Wednesday', true],
+        ['Friday', true],
+        ['Sunday', false],
+    ] as const)
+        await expect(page.getByRole('button', { name: new RegExp(`^${day}, `), pressed })).toHaveCount(1);
     await page.getByLabel('Rated each time').fill('');
     await page.getByRole('button', { name: 'Issue version 1' }).click();
     await expect(page.getByText('Name what the patient rates before and after, like tension.')).toBeVisible();
@@ -106,5 +124,7 @@ test('a finished programme is read again and kept up on fewer days, without an e
     await page.getByRole('link', { name: 'Caseload' }).click();
     // Only the first hundred are drawn at once, and other tests add patients too.
     await page.getByRole('searchbox', { name: 'Find' }).fill(name);
-    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('has begun; nothing has been due yet');
+    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText(
+        'has begun; nothing has been due yet',
+    );
 });

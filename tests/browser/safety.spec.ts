@@ -1,36 +1,68 @@
 import type { Page } from '@playwright/test';
-import { expect, expectNoAxeViolations, join, makeLink, promised, readyOffline, readyPatient, sent, signIn, startPlaying, test } from './support';
+import {
+    expect,
+    expectNoAxeViolations,
+    join,
+    makeLink,
+    promised,
+    readyOffline,
+    readyPatient,
+    sent,
+    signIn,
+    startPlaying,
+    test,
+} from './support';
 
 /** Stop is in view without scrolling, and nothing lies over it. */
 async function expectStopInView(phone: Page, where: string): Promise<void> {
     const stop = phone.getByRole('button', { name: 'Stop', exact: true });
     const size = phone.viewportSize();
-    await phone.evaluate(() => { scrollTo(0, 0); });
+    await phone.evaluate(() => {
+        scrollTo(0, 0);
+    });
     const box = await stop.boundingBox();
     if (!box || !size) throw new Error(`${where}: no Stop`);
     expect(box.y, `${where}: top`).toBeGreaterThanOrEqual(0);
     expect(box.y + box.height, `${where}: bottom`).toBeLessThanOrEqual(size.height);
     expect(box.x, `${where}: left`).toBeGreaterThanOrEqual(0);
     expect(box.x + box.width, `${where}: right`).toBeLessThanOrEqual(size.width);
-    expect(await phone.evaluate(() => document.documentElement.scrollWidth), `${where}: nothing is wider than the screen`).toBeLessThanOrEqual(size.width);
+    expect(
+        await phone.evaluate(() => document.documentElement.scrollWidth),
+        `${where}: nothing is wider than the screen`,
+    ).toBeLessThanOrEqual(size.width);
     expect(box.height, `${where}: large enough to hit`).toBeGreaterThanOrEqual(44);
-    const hit = await stop.evaluate((button) => { const at = button.getBoundingClientRect(); const top = document.elementFromPoint(at.x + at.width / 2, at.y + at.height / 2); return top !== null && button.contains(top); });
+    const hit = await stop.evaluate((button) => {
+        const at = button.getBoundingClientRect();
+        const top = document.elementFromPoint(at.x + at.width / 2, at.y + at.height / 2);
+        return top !== null && button.contains(top);
+    });
     expect(hit, `${where}: nothing lies over it`).toBe(true);
 }
 
-const SIZES = [{ width: 320, height: 568 }, { width: 667, height: 375 }, { width: 195, height: 422 }];
+const SIZES = [
+    { width: 320, height: 568 },
+    { width: 667, height: 375 },
+    { width: 195, height: 422 },
+];
 
 async function expectStopEverywhere(phone: Page, what: string): Promise<void> {
     for (const size of SIZES) {
         await phone.setViewportSize(size);
         await expectStopInView(phone, `${what}, ${size.width}×${size.height}`);
     }
-    await phone.evaluate(() => { document.documentElement.style.fontSize = '200%'; });
-    for (const size of [{ width: 320, height: 568 }, { width: 390, height: 844 }]) {
+    await phone.evaluate(() => {
+        document.documentElement.style.fontSize = '200%';
+    });
+    for (const size of [
+        { width: 320, height: 568 },
+        { width: 390, height: 844 },
+    ]) {
         await phone.setViewportSize(size);
         await expectStopInView(phone, `${what}, text at 200 %, ${size.width}×${size.height}`);
     }
-    await phone.evaluate(() => { document.documentElement.style.fontSize = ''; });
+    await phone.evaluate(() => {
+        document.documentElement.style.fontSize = '';
+    });
     await phone.setViewportSize({ width: 390, height: 844 });
 }
 
@@ -43,9 +75,14 @@ test('Stop is in view without scrolling on the smallest screens and with the lar
     await expect(mine.getByRole('heading', { name: 'You stopped' })).toBeVisible();
 });
 
-test('while breath recovers, help is there at once, it is asked whether it eases, and the wording shows by itself', async ({ page, phone }) => {
+test('while breath recovers, help is there at once, it is asked whether it eases, and the wording shows by itself', async ({
+    page,
+    phone,
+}) => {
     await signIn(page);
-    const record = (await page.getByRole('link', { name: promised('step-up-with-recovery'), exact: true }).getAttribute('href')) ?? '';
+    const record =
+        (await page.getByRole('link', { name: promised('step-up-with-recovery'), exact: true }).getAttribute('href')) ??
+        '';
     // As it is laid out, without the zoom with which a phone hides what is too wide.
     const mine = await phone.open({ isMobile: false });
     await join(mine, (await makeLink(page, record)).address);
@@ -71,7 +108,11 @@ test('while breath recovers, help is there at once, it is asked whether it eases
     await expectStopEverywhere(mine, 'recovery, with the wording');
 });
 
-test('what is asked after a stop is asked until it is answered: Back, a reload and a closed page do not lose it', async ({ page, phone, watcher }) => {
+test('what is asked after a stop is asked until it is answered: Back, a reload and a closed page do not lose it', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { record, phone: mine } = await readyPatient(page, phone, 'Asked Wren', '20');
     await readyOffline(mine);
     await startPlaying(mine);
@@ -103,10 +144,15 @@ test('what is asked after a stop is asked until it is answered: Back, a reload a
     expect(await told).toBe('stored');
     await expect(again.getByRole('region', { name: 'How is it now?' })).toHaveCount(0);
     await page.goto(record);
-    await expect(page.getByText('Every exercise is paused: feeling unreal, which had not settled at the second look.')).toBeVisible();
+    await expect(
+        page.getByText('Every exercise is paused: feeling unreal, which had not settled at the second look.'),
+    ).toBeVisible();
 });
 
-test('two minutes after a stop the question comes by itself, and only the answer says that it can be left', async ({ page, phone }) => {
+test('two minutes after a stop the question comes by itself, and only the answer says that it can be left', async ({
+    page,
+    phone,
+}) => {
     const { phone: mine } = await readyPatient(page, phone, 'Looking Wren', '20');
     await mine.clock.install();
     await mine.reload();
@@ -131,11 +177,18 @@ test('a stop that was written on paper is entered with its symptom', async ({ pa
     const stop = page.getByRole('combobox', { name: /: stopped for$/ }).first();
     await stop.selectOption({ label: 'chest pain' });
     await page.getByRole('button', { name: 'Enter them' }).click();
-    await expect(page.getByText('Type how many practices there were on the day of the stop, the stopped one among them.')).toBeVisible();
+    await expect(
+        page.getByText('Type how many practices there were on the day of the stop, the stopped one among them.'),
+    ).toBeVisible();
     await expect(stop).toHaveValue('chest-pain');
     await expectNoAxeViolations(page);
-    await page.getByRole('textbox', { name: /: more ticks$/ }).first().fill('1');
+    await page
+        .getByRole('textbox', { name: /: more ticks$/ })
+        .first()
+        .fill('1');
     await page.getByRole('button', { name: 'Enter them' }).click();
     await expect(page.getByText('One practice entered from paper.', { exact: false })).toBeVisible();
-    await expect(page.getByText('Every exercise is paused: chest pain, noted on paper, for which help is needed at once.')).toBeVisible();
+    await expect(
+        page.getByText('Every exercise is paused: chest pain, noted on paper, for which help is needed at once.'),
+    ).toBeVisible();
 });

@@ -1,6 +1,23 @@
-import { addPatient, expect, expectNoAxeViolations, issueFast, join, makeLink, newName, screen, sent, signIn, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    issueFast,
+    join,
+    makeLink,
+    newName,
+    screen,
+    sent,
+    signIn,
+    test,
+    type,
+} from './support';
 
-test('a patient answers beforehand; a red flag shows the emergency wording at once; the practitioner confirms', async ({ page, phone, watcher }) => {
+test('a patient answers beforehand; a red flag shows the emergency wording at once; the practitioner confirms', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     await signIn(page);
     const name = newName('Home Wren');
     const record = await addPatient(page, name);
@@ -26,7 +43,9 @@ test('a patient answers beforehand; a red flag shows the emergency wording at on
     await mine.context().setOffline(false);
     expect(await taken).toBe('stored');
     await page.goto('/');
-    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('answered at home; no action recorded.');
+    await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText(
+        'answered at home; no action recorded.',
+    );
 
     await mine.reload();
     await mine.getByRole('button', { name: /^Go on: 2 of/ }).click();
@@ -92,7 +111,9 @@ test('a new flag pauses what needs a reason until someone has looked', async ({ 
     await page.goto(record);
     await expect(page.getByRole('heading', { name: 'New since the programme was issued' })).toBeVisible();
     await expectNoAxeViolations(page);
-    await page.getByLabel('What you found').fill('Absence seizures as a child, none for years; agreed with the neurologist.');
+    await page
+        .getByLabel('What you found')
+        .fill('Absence seizures as a child, none for years; agreed with the neurologist.');
     await page.getByRole('button', { name: 'I have looked; let it go on' }).click();
     await expect(page.getByRole('heading', { name: 'New since the programme was issued' })).toHaveCount(0);
     await mine.reload();
@@ -108,7 +129,9 @@ test('a patient of the same name and birth date is asked about once', async ({ p
     await page.getByLabel('Name', { exact: true }).fill(name);
     await page.getByLabel('Date of birth').fill('1984-03-02');
     await page.getByRole('button', { name: 'Add and go to screening' }).click();
-    await expect(page.getByText(/A patient of this name and date of birth is here already, with Nora Ashgrove/)).toBeVisible();
+    await expect(
+        page.getByText(/A patient of this name and date of birth is here already, with Nora Ashgrove/),
+    ).toBeVisible();
     await expectNoAxeViolations(page);
     await page.getByRole('button', { name: 'This is someone else: add anyway' }).click();
     await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();

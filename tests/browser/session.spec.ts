@@ -1,13 +1,33 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, expectNoAxeViolations, join, keepPractice, newName, readyPatient, screen, signIn, startPlaying, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    join,
+    keepPractice,
+    newName,
+    readyPatient,
+    screen,
+    signIn,
+    startPlaying,
+    test,
+    type,
+} from './support';
 
 /** The address of the session that is open now, without its step. */
 const sessionOf = (page: Page): string => new URL(page.url()).pathname.replace(/\/[a-z-]+$/, '');
 
 /** To a step of the session. */
-const to = (page: Page, label: string): Promise<void> => page.getByRole('navigation', { name: 'Steps of the session' }).getByRole('link', { name: new RegExp(`^${label}`) }).click();
+const to = (page: Page, label: string): Promise<void> =>
+    page
+        .getByRole('navigation', { name: 'Steps of the session' })
+        .getByRole('link', { name: new RegExp(`^${label}`) })
+        .click();
 
-const kept = (page: Page) => page.waitForResponse((response) => response.request().method() === 'PUT' && response.url().includes('/steps/') && response.ok());
+const kept = (page: Page) =>
+    page.waitForResponse(
+        (response) => response.request().method() === 'PUT' && response.url().includes('/steps/') && response.ok(),
+    );
 
 test('a first assessment of a new patient, from the first question to the signed note', async ({ page, phone }) => {
     await signIn(page);
@@ -41,7 +61,8 @@ test('a first assessment of a new patient, from the first question to the signed
     await expect(page.getByRole('row', { name: /^Evening tension/ })).toContainText('7');
     await page.getByRole('button', { name: 'ask here GAD-7' }).click();
     await expect(page.getByRole('heading', { name: 'GAD-7' })).toBeVisible();
-    for (const question of await page.getByRole('region', { name: 'GAD-7' }).getByRole('group').all()) await question.getByLabel('Several days').check();
+    for (const question of await page.getByRole('region', { name: 'GAD-7' }).getByRole('group').all())
+        await question.getByLabel('Several days').check();
     await page.getByRole('button', { name: 'Score it' }).click();
     await expect(page.getByRole('row', { name: /^GAD-7/ })).toContainText('mild');
     await expectNoAxeViolations(page);
@@ -76,7 +97,15 @@ test('a first assessment of a new patient, from the first question to the signed
 
     await to(page, 'Note');
     const note = page.getByLabel('Note', { exact: true });
-    for (const said of ['Low back pain.', 'Resting rate 17 breaths/min.', 'Hand check upper-chest, chest first, 75 % at the chest.', 'Evening tension 7 of 10.', 'GAD-7 7 (mild).', 'Extended exhale 2:4 at 0.4 s; effort 3 of 10', 'Version 1, in force from']) {
+    for (const said of [
+        'Low back pain.',
+        'Resting rate 17 breaths/min.',
+        'Hand check upper-chest, chest first, 75 % at the chest.',
+        'Evening tension 7 of 10.',
+        'GAD-7 7 (mild).',
+        'Extended exhale 2:4 at 0.4 s; effort 3 of 10',
+        'Version 1, in force from',
+    ]) {
         await expect(note).toHaveValue(new RegExp(said.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')));
     }
     await expectNoAxeViolations(page);
@@ -122,7 +151,12 @@ test('what is typed in a session survives a reload, a lost network and Back', as
     await expect(told).toHaveValue('Sleeps better, wakes at four, tired.');
 });
 
-test('two devices on one session: the second is shown both and chooses', async ({ page, browser, baseURL, watcher }) => {
+test('two devices on one session: the second is shown both and chooses', async ({
+    page,
+    browser,
+    baseURL,
+    watcher,
+}) => {
     watcher.expect(/^answer: 409 PUT/);
     await signIn(page);
     await addPatient(page, newName('Two Desks Wren'));
@@ -158,14 +192,18 @@ test('a second session decides with its evidence', async ({ page, phone }) => {
     await page.goto(record);
     await page.getByRole('button', { name: 'Begin a session' }).click();
     await to(page, 'Decide');
-    await expect(page.getByRole('region', { name: 'Extended exhale' })).toContainText(/1\s*practice since the last change\./);
+    await expect(page.getByRole('region', { name: 'Extended exhale' })).toContainText(
+        /1\s*practice since the last change\./,
+    );
     await page.getByRole('region', { name: 'Extended exhale' }).getByText('step up', { exact: true }).click();
     const answered = kept(page);
     await page.getByLabel('Reason for Extended exhale').fill('Easy at this pace.');
     await answered;
     await expectNoAxeViolations(page);
     await to(page, 'Note');
-    await expect(page.getByLabel('Note', { exact: true })).toHaveValue(/Extended exhale: step up\. Easy at this pace\./);
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue(
+        /Extended exhale: step up\. Easy at this pace\./,
+    );
 });
 
 test('two keys lead anywhere, and they can be turned off', async ({ page }) => {

@@ -1,6 +1,23 @@
-import { addPatient, expect, join, keepPractice, makeLink, newName, screen, signIn, soundsOf, startPlaying, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    join,
+    keepPractice,
+    makeLink,
+    newName,
+    screen,
+    signIn,
+    soundsOf,
+    startPlaying,
+    test,
+    type,
+} from './support';
 
-test('a practitioner prescribes, a patient practises, the practitioner sees it and changes the prescription', async ({ page, phone, watcher }) => {
+test('a practitioner prescribes, a patient practises, the practitioner sees it and changes the prescription', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     watcher.expect(/^answer: 422 POST .*\/versions/);
     const name = newName('Story Wren');
     await signIn(page);

@@ -20,21 +20,33 @@ export class Watch {
 async function watch(page: Page, watcher: Watch): Promise<void> {
     page.on('console', (message) => {
         // The browser's own note of a refused request says less than the answer below.
-        if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) watcher.add(`console: ${message.text()}`);
+        if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
+            watcher.add(`console: ${message.text()}`);
     });
     page.on('pageerror', (error) => watcher.add(`page: ${error.message}`));
     page.on('requestfailed', (request) => {
         // A request that a newer one or a new page makes needless is taken back on purpose.
-        if (request.failure()?.errorText !== 'net::ERR_ABORTED') watcher.add(`request: ${request.url()} ${request.failure()?.errorText}`);
+        if (request.failure()?.errorText !== 'net::ERR_ABORTED')
+            watcher.add(`request: ${request.url()} ${request.failure()?.errorText}`);
     });
-    page.on('response', (response) => { if (response.status() >= 400) watcher.add(`answer: ${response.status()} ${response.request().method()} ${response.url()}`); });
+    page.on('response', (response) => {
+        if (response.status() >= 400)
+            watcher.add(`answer: ${response.status()} ${response.request().method()} ${response.url()}`);
+    });
     await page.addInitScript(() => {
-        document.addEventListener('securitypolicyviolation', (event) => console.error(`policy: ${event.violatedDirective} ${event.blockedURI} ${event.sample}`));
+        document.addEventListener('securitypolicyviolation', (event) =>
+            console.error(`policy: ${event.violatedDirective} ${event.blockedURI} ${event.sample}`),
+        );
     });
 }
 
 /** What the page put on the audio clock, in order. */
-export interface Sound { at: number; from: number; length: number; put: number }
+export interface Sound {
+    at: number;
+    from: number;
+    length: number;
+    put: number;
+}
 
 async function recordSounds(page: Page): Promise<void> {
     await page.addInitScript(() => {
@@ -49,7 +61,10 @@ async function recordSounds(page: Page): Promise<void> {
             let from = 0;
             let at = 0;
             const set = oscillator.frequency.setValueAtTime.bind(oscillator.frequency);
-            oscillator.frequency.setValueAtTime = (value, when) => { from = value; return set(value, when); };
+            oscillator.frequency.setValueAtTime = (value, when) => {
+                from = value;
+                return set(value, when);
+            };
             const start = oscillator.start.bind(oscillator);
             const stop = oscillator.stop.bind(oscillator);
             let record: { at: number; from: number; length: number; put: number } | null = null;
@@ -59,24 +74,43 @@ async function recordSounds(page: Page): Promise<void> {
                 sounds.push(record);
                 start(when);
             };
-            oscillator.stop = (when) => { if (record && when !== undefined) record.length = when - at; stop(when); };
+            oscillator.stop = (when) => {
+                if (record && when !== undefined) record.length = when - at;
+                stop(when);
+            };
             return oscillator;
         };
     });
 }
 
-export const soundsOf = (page: Page): Promise<Sound[]> => page.evaluate(() => (window as unknown as { sounds: Sound[] }).sounds);
+export const soundsOf = (page: Page): Promise<Sound[]> =>
+    page.evaluate(() => (window as unknown as { sounds: Sound[] }).sounds);
 
-interface Fixtures { watcher: Watch; page: Page; phone: Phones }
+interface Fixtures {
+    watcher: Watch;
+    page: Page;
+    phone: Phones;
+}
 
 /** Makes patients' phones: each its own browser profile. */
 export class Phones {
     readonly contexts: BrowserContext[] = [];
 
-    constructor(private readonly browser: Browser, private readonly baseURL: string, private readonly watcher: Watch) {}
+    constructor(
+        private readonly browser: Browser,
+        private readonly baseURL: string,
+        private readonly watcher: Watch,
+    ) {}
 
     async open(options: { reducedMotion?: 'reduce'; isMobile?: boolean } = {}): Promise<Page> {
-        const context = await this.browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, baseURL: this.baseURL, locale: 'en-GB', ...options });
+        const context = await this.browser.newContext({
+            viewport: { width: 390, height: 844 },
+            hasTouch: true,
+            isMobile: true,
+            baseURL: this.baseURL,
+            locale: 'en-GB',
+            ...options,
+        });
         this.contexts.push(context);
         return this.openIn(context);
     }
@@ -118,7 +152,9 @@ export async function signIn(page: Page, email = 'nora@harrowquay.example'): Pro
     await expect(page.getByRole('heading', { name: 'Who needs me' })).toBeVisible();
 }
 
-const promises = JSON.parse(readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8')) as Record<string, { patient: string }>;
+const promises = JSON.parse(
+    readFileSync(new URL('../../database/seeders/Demo/promises.json', import.meta.url), 'utf8'),
+) as Record<string, { patient: string }>;
 
 /** The demo patient who stands for a state. */
 export function promised(state: string): string {
@@ -197,7 +233,10 @@ export async function join(phone: Page, address: string, pin = '480153'): Promis
 
 /** From Today into the player. */
 export async function startPlaying(phone: Page, before = '6'): Promise<void> {
-    await phone.getByRole('button', { name: /^(Begin|Once more)/ }).first().click();
+    await phone
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
     await phone.getByRole('button', { name: before, exact: true }).click();
     await phone.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(phone.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
@@ -205,8 +244,13 @@ export async function startPlaying(phone: Page, before = '6'): Promise<void> {
 
 /** The answer to something of this kind that the device sends next. */
 export async function sent(phone: Page, kind: string): Promise<string> {
-    const response = await phone.waitForResponse((each) => each.url().endsWith('/api/v1/outbox') && (each.request().postData() ?? '').includes(`"kind":"${kind}"`));
-    const asked = (response.request().postDataJSON() as { items: { id: string; kind: string }[] }).items.find((item) => item.kind === kind);
+    const response = await phone.waitForResponse(
+        (each) =>
+            each.url().endsWith('/api/v1/outbox') && (each.request().postData() ?? '').includes(`"kind":"${kind}"`),
+    );
+    const asked = (response.request().postDataJSON() as { items: { id: string; kind: string }[] }).items.find(
+        (item) => item.kind === kind,
+    );
     const answers = ((await response.json()) as { answers: { id: string; result: string }[] }).answers;
     return answers.find((answer) => answer.id === asked?.id)?.result ?? 'none';
 }
@@ -222,17 +266,38 @@ export async function keepPractice(phone: Page): Promise<void> {
 export async function readyOffline(phone: Page): Promise<void> {
     await phone.evaluate(() => navigator.serviceWorker.ready);
     await expect.poll(() => phone.evaluate(async () => (await caches.match('/my')) !== undefined)).toBe(true);
-    await expect.poll(() => phone.evaluate(() => new Promise((resolve) => {
-        const opening = indexedDB.open('ivory-pace');
-        opening.onsuccess = () => {
-            const asking = opening.result.transaction('kept').objectStore('kept').getAllKeys();
-            asking.onsuccess = () => { opening.result.close(); resolve(['today', 'diary', 'progress', 'sheet', 'needed', 'pin'].every((name) => asking.result.includes(name))); };
-        };
-    }))).toBe(true);
+    await expect
+        .poll(() =>
+            phone.evaluate(
+                () =>
+                    new Promise((resolve) => {
+                        const opening = indexedDB.open('ivory-pace');
+                        opening.onsuccess = () => {
+                            const asking = opening.result.transaction('kept').objectStore('kept').getAllKeys();
+                            asking.onsuccess = () => {
+                                opening.result.close();
+                                resolve(
+                                    ['today', 'diary', 'progress', 'sheet', 'needed', 'pin'].every((name) =>
+                                        asking.result.includes(name),
+                                    ),
+                                );
+                            };
+                        };
+                    }),
+            ),
+        )
+        .toBe(true);
 }
 
 /** A new patient with a fast programme, and a phone that has joined. */
-export async function readyPatient(page: Page, phones: Phones, stem: string, breaths = '2', email?: string, options: { isMobile?: boolean } = {}): Promise<{ record: string; phone: Page; name: string }> {
+export async function readyPatient(
+    page: Page,
+    phones: Phones,
+    stem: string,
+    breaths = '2',
+    email?: string,
+    options: { isMobile?: boolean } = {},
+): Promise<{ record: string; phone: Page; name: string }> {
     const name = newName(stem);
     await signIn(page, email);
     const record = await addPatient(page, name);
@@ -245,8 +310,15 @@ export async function readyPatient(page: Page, phones: Phones, stem: string, bre
 }
 
 export async function expectNoAxeViolations(page: Page): Promise<void> {
-    const result = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
-    expect(result.violations.map((violation) => `${page.url()} ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+    const result = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+    expect(
+        result.violations.map(
+            (violation) =>
+                `${page.url()} ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`,
+        ),
+    ).toEqual([]);
 }
 
 /** Locks the screen by hand. What the page has asked for at that moment is refused, and that is right. */

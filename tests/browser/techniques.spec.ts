@@ -1,8 +1,26 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, join, keepPractice, makeLink, newName, type Phones, screen, signIn, startPlaying, test, type } from './support';
+import {
+    addPatient,
+    expect,
+    join,
+    keepPractice,
+    makeLink,
+    newName,
+    type Phones,
+    screen,
+    signIn,
+    startPlaying,
+    test,
+    type,
+} from './support';
 
 /** Prescribes a technique at a fast pace and takes a phone into its player. */
-async function play(page: Page, phones: Phones, technique: string, fields: Record<string, string>): Promise<{ phone: Page; record: string }> {
+async function play(
+    page: Page,
+    phones: Phones,
+    technique: string,
+    fields: Record<string, string>,
+): Promise<{ phone: Page; record: string }> {
     await signIn(page);
     const record = await addPatient(page, newName('Technique Wren'));
     await screen(page);
@@ -20,8 +38,12 @@ async function play(page: Page, phones: Phones, technique: string, fields: Recor
 }
 
 test('alternate nostril leads from side to side and counts its rounds as breaths', async ({ page, phone }) => {
-    const { phone: mine, record } = await play(page, phone, 'Alternate nostril', { 'Seconds a count': '0.4', 'Rounds': '1' });
-    for (const word of ['in, left', 'out, right', 'in, right', 'out, left']) await expect(mine.getByText(word, { exact: true })).toBeVisible();
+    const { phone: mine, record } = await play(page, phone, 'Alternate nostril', {
+        'Seconds a count': '0.4',
+        Rounds: '1',
+    });
+    for (const word of ['in, left', 'out, right', 'in, right', 'out, left'])
+        await expect(mine.getByText(word, { exact: true })).toBeVisible();
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
     await keepPractice(mine);
     await expect(mine.getByText('Done for today')).toBeVisible();
@@ -30,7 +52,10 @@ test('alternate nostril leads from side to side and counts its rounds as breaths
 });
 
 test('a hum lasts until it is tapped, by finger or space bar, and its length is kept', async ({ page, phone }) => {
-    const { phone: mine, record } = await play(page, phone, 'Humming exhale', { 'Seconds a count': '0.4', 'Breaths': '2' });
+    const { phone: mine, record } = await play(page, phone, 'Humming exhale', {
+        'Seconds a count': '0.4',
+        Breaths: '2',
+    });
     await expect(mine.locator('[data-cue="hum"]')).toBeVisible({ timeout: 15_000 });
     await expect(mine.locator('[data-cue="hum"]')).toHaveText('hum, as long as it is easy');
     await mine.waitForTimeout(2500);
@@ -47,7 +72,10 @@ test('a hum lasts until it is tapped, by finger or space bar, and its length is 
 });
 
 test('even breathing grows by a count, and the ridge with it', async ({ page, phone }) => {
-    const { phone: mine } = await play(page, phone, 'Even counted breathing', { 'Seconds a count': '0.4', 'Breaths': '1' });
+    const { phone: mine } = await play(page, phone, 'Even counted breathing', {
+        'Seconds a count': '0.4',
+        Breaths: '1',
+    });
     await expect(mine.getByText('in 4', { exact: true })).toBeVisible();
     await expect(mine.getByText('last breath')).toBeVisible({ timeout: 15_000 });
     await expect(mine.getByText('in 5', { exact: true })).toBeVisible();
@@ -55,7 +83,12 @@ test('even breathing grows by a count, and the ridge with it', async ({ page, ph
 });
 
 test('a round ends in a retention that is counted down', async ({ page, phone }) => {
-    const { phone: mine, record } = await play(page, phone, 'Rounds with a retention', { 'Seconds a count': '0.4', 'Breaths': '1', 'rounds': '1', 's retention': '5' });
+    const { phone: mine, record } = await play(page, phone, 'Rounds with a retention', {
+        'Seconds a count': '0.4',
+        Breaths: '1',
+        rounds: '1',
+        's retention': '5',
+    });
     await expect(mine.locator('[data-cue="retention"]')).toBeVisible({ timeout: 20_000 });
     await expect(mine.locator('.number')).toHaveText('4');
     await expect(mine.locator('[data-cue="release"]')).toHaveText('the rest out');
@@ -66,7 +99,11 @@ test('a round ends in a retention that is counted down', async ({ page, phone })
 });
 
 test('saying that it is long enough ends the growing and counts in full', async ({ page, phone }) => {
-    const { phone: mine, record } = await play(page, phone, 'Even counted breathing', { 'Seconds a count': '0.4', 'Breaths': '1', 'lengths, each a count more': '3' });
+    const { phone: mine, record } = await play(page, phone, 'Even counted breathing', {
+        'Seconds a count': '0.4',
+        Breaths: '1',
+        'lengths, each a count more': '3',
+    });
     await expect(mine.locator('[data-cue="inhale"]')).toBeVisible();
     await mine.getByRole('button', { name: 'That is long enough' }).click();
     await expect(mine.getByRole('button', { name: 'That is long enough' })).toHaveCount(0);

@@ -7,23 +7,40 @@ import { expect, expectNoAxeViolations, keepPractice, readyPatient, soundsOf, st
 /** What the microphone hears: a made-up word of 0.4 s that begins after 0.3 s, then silence for long. */
 const sound = path(mkdtempSync(path(tmpdir(), 'voice-')), 'word.wav');
 const RATE = 48_000;
-const samples = Float32Array.from({ length: RATE * 20 }, (_, n) => (n > RATE * 0.3 && n < RATE * 0.7 ? 0.3 * Math.sin((2 * Math.PI * 220 * n) / RATE) : 0));
+const samples = Float32Array.from({ length: RATE * 20 }, (_, n) =>
+    n > RATE * 0.3 && n < RATE * 0.7 ? 0.3 * Math.sin((2 * Math.PI * 220 * n) / RATE) : 0,
+);
 
 test.use({
     launchOptions: {
         executablePath: '/usr/bin/chromium',
-        args: ['--no-sandbox', '--no-first-run', '--disable-background-networking', '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-audio-capture=${sound}%noloop`],
+        args: [
+            '--no-sandbox',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--use-fake-device-for-media-stream',
+            '--use-fake-ui-for-media-stream',
+            `--use-file-for-fake-audio-capture=${sound}%noloop`,
+        ],
     },
 });
 
 test.beforeAll(async () => writeFileSync(sound, Buffer.from(await wav(samples, RATE).arrayBuffer())));
 
-test('a practitioner records a line, hears it, and a patient is led by it on the beat', async ({ page, phone, watcher }) => {
+test('a practitioner records a line, hears it, and a patient is led by it on the beat', async ({
+    page,
+    phone,
+    watcher,
+}) => {
     const { phone: mine } = await readyPatient(page, phone, 'Voice Wren', '2', 'tamsin@harrowquay.example');
     await page.goto('/voice');
     await expect(page.getByRole('heading', { name: 'My voice' })).toBeVisible();
     watcher.expect(/^answer: 422/);
-    for (let tries = 0; tries < 3 && (await page.getByRole('button', { name: 'Hear in, nose' }).count()) === 0; tries++) {
+    for (
+        let tries = 0;
+        tries < 3 && (await page.getByRole('button', { name: 'Hear in, nose' }).count()) === 0;
+        tries++
+    ) {
         await page.getByRole('button', { name: /^(Record|Again) in, nose$/ }).click();
         await expect(page.getByText('Recording: speak now.')).toBeVisible();
         await expect(page.getByText('Recording: speak now.')).toHaveCount(0);
@@ -39,7 +56,10 @@ test('a practitioner records a line, hears it, and a patient is led by it on the
         const spoken: number[] = [];
         Object.assign(window, { spoken });
         const start = AudioBufferSourceNode.prototype.start;
-        AudioBufferSourceNode.prototype.start = function (when = 0) { spoken.push(when); start.call(this, when); };
+        AudioBufferSourceNode.prototype.start = function (when = 0) {
+            spoken.push(when);
+            start.call(this, when);
+        };
     });
     await startPlaying(mine);
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 40_000 });

@@ -15,8 +15,16 @@ describe('the axis of days', () => {
     });
 
     it('breaks a line where nothing was written for long', () => {
-        const days: [string, number][] = [['2026-01-01', 5], ['2026-01-08', 4], ['2026-01-16', 3], ['2026-01-17', 2]];
-        expect(unbroken(days, 7).map((line) => line.map(([, value]) => value))).toEqual([[5, 4], [3, 2]]);
+        const days: [string, number][] = [
+            ['2026-01-01', 5],
+            ['2026-01-08', 4],
+            ['2026-01-16', 3],
+            ['2026-01-17', 2],
+        ];
+        expect(unbroken(days, 7).map((line) => line.map(([, value]) => value))).toEqual([
+            [5, 4],
+            [3, 2],
+        ]);
         expect(unbroken([], 7)).toEqual([]);
         expect(unbroken([['2026-01-01', 1]], 7)).toHaveLength(1);
     });

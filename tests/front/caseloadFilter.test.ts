@@ -3,9 +3,25 @@ import { EVERYONE, filtered, isFiltering } from '../../resources/js/lib/caseload
 import type { CaseloadLine } from '../../resources/js/types/pages';
 
 const line = (name: string, with_: Partial<CaseloadLine> = {}): CaseloadLine => ({
-    id: name, name, responsible: 1, flags: [], prescribed: null, reason: 'on-track', heading: 'On track', number: '', sentence: '', tally: '', symptom: null, review_on: null, ...with_,
+    id: name,
+    name,
+    responsible: 1,
+    flags: [],
+    prescribed: null,
+    reason: 'on-track',
+    heading: 'On track',
+    number: '',
+    sentence: '',
+    tally: '',
+    symptom: null,
+    review_on: null,
+    ...with_,
 });
-const lines = [line('Edda Korhönen', { flags: ['panic'], prescribed: '4:0:6:1, seated' }), line('Bram Fenwick', { responsible: 2, flags: ['COPD'], reason: 'paused' }), line('Anne-Marie Fenn')];
+const lines = [
+    line('Edda Korhönen', { flags: ['panic'], prescribed: '4:0:6:1, seated' }),
+    line('Bram Fenwick', { responsible: 2, flags: ['COPD'], reason: 'paused' }),
+    line('Anne-Marie Fenn'),
+];
 const names = (filter: object) => filtered(lines, { ...EVERYONE, ...filter }, 1).map((each) => each.name);
 
 describe('the caseload’s filter', () => {

@@ -4,24 +4,72 @@ import type { CourseProgramme } from '../../resources/js/types/course';
 
 const figures = { share: 0.5, credit: 1, due: 2, days_practised: 1, days_due: 1, longest_gap: 0, extras: 0 };
 const programme: CourseProgramme = {
-    from: '2026-11-01', to: '2026-11-20', today: '2026-11-10', by_week: false, symptom: 'tension', goal: null,
+    from: '2026-11-01',
+    to: '2026-11-20',
+    today: '2026-11-10',
+    by_week: false,
+    symptom: 'tension',
+    goal: null,
     versions: [
-        { number: 1, from: '2026-11-01', to: '2026-11-04', summary: '', by: '', reason: null, review_on: '', state: 'begun', adherence: figures },
-        { number: 2, from: '2026-11-05', to: null, summary: '', by: '', reason: null, review_on: '', state: 'begun', adherence: figures },
+        {
+            number: 1,
+            from: '2026-11-01',
+            to: '2026-11-04',
+            summary: '',
+            by: '',
+            reason: null,
+            review_on: '',
+            state: 'begun',
+            adherence: figures,
+        },
+        {
+            number: 2,
+            from: '2026-11-05',
+            to: null,
+            summary: '',
+            by: '',
+            reason: null,
+            review_on: '',
+            state: 'begun',
+            adherence: figures,
+        },
     ],
-    exercises: [{ name: 'Humming', days: [{ date: '2026-11-05', paused: true, strokes: 'dm' }], weeks: [{ date: '2026-11-01', due: 7, credit: 5.5, stops: 1 }], adherence: figures, uses: null }],
-    ratings: [{ day: '2026-11-05', before: 6, after: 3 }, { day: '2026-11-05', before: 4, after: null }],
+    exercises: [
+        {
+            name: 'Humming',
+            days: [{ date: '2026-11-05', paused: true, strokes: 'dm' }],
+            weeks: [{ date: '2026-11-01', due: 7, credit: 5.5, stops: 1 }],
+            adherence: figures,
+            uses: null,
+        },
+    ],
+    ratings: [
+        { day: '2026-11-05', before: 6, after: 3 },
+        { day: '2026-11-05', before: 4, after: null },
+    ],
     diary: [{ name: 'Sleep', days: [['2026-11-05', 7]] }],
     sessions: [{ day: '2026-11-05', number: 2, id: 'x', signed: true }],
-    measures: [{ name: 'Resting rate', unit: 'breaths/min', points: [{ day: '2026-11-05', value: 17, earlier: '1 Nov' }] }],
-    questionnaires: [{ name: 'GAD-7', most: 21, points: [{ day: '2026-11-05', value: 9, band: 'mild', earlier: null }] }],
+    measures: [
+        { name: 'Resting rate', unit: 'breaths/min', points: [{ day: '2026-11-05', value: 17, earlier: '1 Nov' }] },
+    ],
+    questionnaires: [
+        { name: 'GAD-7', most: 21, points: [{ day: '2026-11-05', value: 9, band: 'mild', earlier: null }] },
+    ],
 };
-const words = (of: CourseProgramme, day: string): string[] => dayLines(of, day).map((line) => `${line.what}: ${line.value}`);
+const words = (of: CourseProgramme, day: string): string[] =>
+    dayLines(of, day).map((line) => `${line.what}: ${line.value}`);
 
 describe('what is read out of the Course', () => {
     it('names everything that is known of a day', () => {
         expect(words(programme, '2026-11-05')).toEqual([
-            'Version: 2', 'Humming: 1 done, 1 missed, paused', 'tension before: 4 to 6', 'tension after: 3', 'Sleep, diary: 7', 'Session: 2', 'Resting rate: 17 breaths/min (1 Nov)', 'GAD-7: 9 of 21, mild',
+            'Version: 2',
+            'Humming: 1 done, 1 missed, paused',
+            'tension before: 4 to 6',
+            'tension after: 3',
+            'Sleep, diary: 7',
+            'Session: 2',
+            'Resting rate: 17 breaths/min (1 Nov)',
+            'GAD-7: 9 of 21, mild',
         ]);
         expect(words(programme, '2026-11-02')).toEqual(['Version: 1']);
     });
@@ -38,7 +86,14 @@ describe('what is read out of the Course', () => {
 
 describe('a row of the table', () => {
     it('keeps both values where two things have the same name', () => {
-        const row = byName([{ what: 'Extended exhale', value: '2 done' }, { what: 'Session', value: '3' }, { what: 'Extended exhale', value: '1 missed' }]);
-        expect([...row]).toEqual([['Extended exhale', '2 done; 1 missed'], ['Session', '3']]);
+        const row = byName([
+            { what: 'Extended exhale', value: '2 done' },
+            { what: 'Session', value: '3' },
+            { what: 'Extended exhale', value: '1 missed' },
+        ]);
+        expect([...row]).toEqual([
+            ['Extended exhale', '2 done; 1 missed'],
+            ['Session', '3'],
+        ]);
     });
 });

@@ -10,7 +10,14 @@ describe('the ridge', () => {
         let at = 0;
         let level = 0;
         const cues = phases.map(([kind, ms, to]) => {
-            const made = cue(kind, at, ms, { from: level, to, beats: Array.from({ length: Math.ceil(ms / 1000 / count_s) }, (_, n) => ({ at: at + n * 1000 * count_s, number: n + 1 })) });
+            const made = cue(kind, at, ms, {
+                from: level,
+                to,
+                beats: Array.from({ length: Math.ceil(ms / 1000 / count_s) }, (_, n) => ({
+                    at: at + n * 1000 * count_s,
+                    number: n + 1,
+                })),
+            });
             at += ms;
             level = to;
             return made;
@@ -19,24 +26,64 @@ describe('the ridge', () => {
     };
 
     it('has phases in proportion, a tick a count and long ticks at their borders', () => {
-        const drawn = breathGeometry(breath([['inhale', 4000, 0.5], ['exhale', 5000, 0], ['rest', 1000, 0]]), 700, 190);
-        expect(drawn.phases.map((phase) => [phase.from, phase.to])).toEqual([[0, 280], [280, 630], [630, 700]]);
+        const drawn = breathGeometry(
+            breath([
+                ['inhale', 4000, 0.5],
+                ['exhale', 5000, 0],
+                ['rest', 1000, 0],
+            ]),
+            700,
+            190,
+        );
+        expect(drawn.phases.map((phase) => [phase.from, phase.to])).toEqual([
+            [0, 280],
+            [280, 630],
+            [630, 700],
+        ]);
         expect(drawn.phases.map((phase) => phase.label)).toEqual(['in 4', 'out 5', 'rest 1']);
         expect(drawn.ticks.filter((tick) => tick.long).map((tick) => tick.x)).toEqual([0, 280, 630, 700]);
         expect(drawn.ticks).toHaveLength(11);
     });
 
     it('labels counts, not seconds', () => {
-        expect(breathGeometry(breath([['inhale', 2000, 0.5], ['exhale', 3000, 0]], 0.5), 700, 190).phases.map((phase) => phase.label)).toEqual(['in 4', 'out 6']);
+        expect(
+            breathGeometry(
+                breath(
+                    [
+                        ['inhale', 2000, 0.5],
+                        ['exhale', 3000, 0],
+                    ],
+                    0.5,
+                ),
+                700,
+                190,
+            ).phases.map((phase) => phase.label),
+        ).toEqual(['in 4', 'out 6']);
     });
 
     it('names a catch, and gives an uncounted pause in seconds', () => {
-        const cues = [cue('inhale', 0, 1500, { beats: [{ at: 0, number: 1 }] }), cue('hold', 1500, 500, { instruction: 'cue.catch' }), cue('exhale', 2000, 3000, { beats: [{ at: 2000, number: 1 }] }), cue('rest', 5000, 2000)];
-        expect(breathGeometry({ minutes: null, cues, count_s: 0.5 }, 700, 190).phases.map((phase) => phase.label)).toEqual(['in 3', 'catch', 'out 6', 'pause 2 s']);
+        const cues = [
+            cue('inhale', 0, 1500, { beats: [{ at: 0, number: 1 }] }),
+            cue('hold', 1500, 500, { instruction: 'cue.catch' }),
+            cue('exhale', 2000, 3000, { beats: [{ at: 2000, number: 1 }] }),
+            cue('rest', 5000, 2000),
+        ];
+        expect(
+            breathGeometry({ minutes: null, cues, count_s: 0.5 }, 700, 190).phases.map((phase) => phase.label),
+        ).toEqual(['in 3', 'catch', 'out 6', 'pause 2 s']);
     });
 
     it('moves a label that would touch the one before a row down, and keeps all inside', () => {
-        const drawn = breathGeometry(breath([['inhale', 500, 0.4], ['top-up', 300, 0.5], ['hold', 300, 0.5], ['exhale', 9000, 0]]), 300, 100);
+        const drawn = breathGeometry(
+            breath([
+                ['inhale', 500, 0.4],
+                ['top-up', 300, 0.5],
+                ['hold', 300, 0.5],
+                ['exhale', 9000, 0],
+            ]),
+            300,
+            100,
+        );
         expect(new Set(drawn.phases.map((phase) => phase.y)).size).toBe(2);
         for (const phase of drawn.phases) {
             expect(phase.x - phase.label.length * 3.9).toBeGreaterThanOrEqual(-0.1);
@@ -45,7 +92,14 @@ describe('the ridge', () => {
     });
 
     it('goes below the line past the resting level', () => {
-        const drawn = breathGeometry(breath([['inhale', 4000, 1], ['exhale', 4000, -0.2]]), 700, 190);
+        const drawn = breathGeometry(
+            breath([
+                ['inhale', 4000, 1],
+                ['exhale', 4000, -0.2],
+            ]),
+            700,
+            190,
+        );
         expect(drawn.bottom).toBeGreaterThan(drawn.baseline);
     });
 
@@ -63,13 +117,22 @@ describe('the ridge', () => {
 describe('the tally', () => {
     it('keeps days apart and in their columns', () => {
         const strip = stripMarks([['done', 'partial'], [], ['missed']], 5, 6, 20);
-        expect(strip.marks).toEqual([{ kind: 'done', x: 2 }, { kind: 'partial', x: 7 }, { kind: 'missed', x: 42 }]);
+        expect(strip.marks).toEqual([
+            { kind: 'done', x: 2 },
+            { kind: 'partial', x: 7 },
+            { kind: 'missed', x: 42 },
+        ]);
         expect(strip.width).toBe(60);
         expect(stripMarks([['done', 'done'], ['done']], 5, 6, null).width).toBe(27);
     });
 
     it('says itself in words', () => {
-        expect(tallyInWords([['done', 'stopped'], ['done', 'open']])).toBe('2 done, 1 stopped for a symptom');
+        expect(
+            tallyInWords([
+                ['done', 'stopped'],
+                ['done', 'open'],
+            ]),
+        ).toBe('2 done, 1 stopped for a symptom');
         expect(tallyInWords([['open']])).toBe('No practice yet');
     });
 });

@@ -37,7 +37,11 @@ describe('scheduling', () => {
         engine.start();
         pass(30);
         const zero = 10.25 + 3;
-        const at = (frequency: number) => context.sounding().filter((each) => each.frequency === frequency).map((each) => each.at);
+        const at = (frequency: number) =>
+            context
+                .sounding()
+                .filter((each) => each.frequency === frequency)
+                .map((each) => each.at);
 
         expect(at(INHALE)).toEqual([zero, zero + 5, zero + 10, zero + 15]);
         expect(at(EXHALE)).toEqual([zero + 2, zero + 7, zero + 12, zero + 17]);
@@ -53,7 +57,9 @@ describe('scheduling', () => {
 
         expect(phases).toHaveLength(60);
         for (const each of phases) expect(each.putAt).toBeLessThanOrEqual(each.at);
-        phases.forEach((each, index) => expect(each.at).toBeCloseTo(13.25 + Math.floor(index / 3) * 5 + ([0, 2, 4][index % 3] ?? 0), 9));
+        phases.forEach((each, index) =>
+            expect(each.at).toBeCloseTo(13.25 + Math.floor(index / 3) * 5 + ([0, 2, 4][index % 3] ?? 0), 9),
+        );
     });
 
     it('sounds each event once, however often the timer comes', () => {
@@ -123,7 +129,10 @@ describe('pause', () => {
         const resumed = context.currentTime;
         engine.resume();
         pass(20);
-        const inhales = context.sounding().filter((each) => each.frequency === INHALE && each.at >= resumed).map((each) => each.at - resumed);
+        const inhales = context
+            .sounding()
+            .filter((each) => each.frequency === INHALE && each.at >= resumed)
+            .map((each) => each.at - resumed);
         expect(inhales[0]).toBeCloseTo(1, 9);
         expect(inhales[1]).toBeCloseTo(6, 9);
         expect(inhales).toHaveLength(2);
@@ -145,10 +154,16 @@ describe('pause', () => {
 });
 
 describe('open cues', () => {
-    const withHum = (): Timeline => timeline([
-        { role: 'exercise', ms: 12_000, open: true, cues: [cue('inhale', 0, 4000), cue('hum', 4000, 8000, { greatest: 20_000 })] },
-        { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] },
-    ]);
+    const withHum = (): Timeline =>
+        timeline([
+            {
+                role: 'exercise',
+                ms: 12_000,
+                open: true,
+                cues: [cue('inhale', 0, 4000), cue('hum', 4000, 8000, { greatest: 20_000 })],
+            },
+            { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] },
+        ]);
 
     it('end at a tap', () => {
         const engine = engineFor(withHum());
@@ -185,10 +200,16 @@ describe('saying that it is enough', () => {
     /** Three steps of one breath each, in 2, 3 and 4 s. */
     const growing = (): Timeline => {
         const step = (n: number): Segment => ({
-            role: 'exercise', ms: 1000 * (n + 1), open: false, ...(n < 3 ? { enough: true } : {}),
+            role: 'exercise',
+            ms: 1000 * (n + 1),
+            open: false,
+            ...(n < 3 ? { enough: true } : {}),
             cues: [cue('inhale', 0, 1000 * (n + 1), { place: { step: n, round: 0, breath: n, of: 3 } })],
         });
-        return timeline([step(1), step(2), step(3), { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] }], 3);
+        return timeline(
+            [step(1), step(2), step(3), { role: 'settle', ms: 2000, open: false, cues: [cue('bell', 0, 2000)] }],
+            3,
+        );
     };
 
     it('finishes the present step and leaves the later ones out', () => {
@@ -231,7 +252,15 @@ describe('rounds and fading', () => {
     });
 
     it('sounds fainter as the cue says, and not at all in the end', () => {
-        const cues = [1, 0.5, 0].map((sound, n) => cue('inhale', n * 1000, 1000, { sound, beats: [{ at: n * 1000, number: 1 }, { at: n * 1000 + 500, number: 2 }] }));
+        const cues = [1, 0.5, 0].map((sound, n) =>
+            cue('inhale', n * 1000, 1000, {
+                sound,
+                beats: [
+                    { at: n * 1000, number: 1 },
+                    { at: n * 1000 + 500, number: 2 },
+                ],
+            }),
+        );
         const engine = engineFor(timeline([{ role: 'exercise', ms: 3000, open: false, cues }]));
         engine.start();
         pass(4);
@@ -248,7 +277,10 @@ describe('tempo', () => {
         engine.setTempo(1.2);
         pass(30);
         const zero = 13.25;
-        const inhales = context.sounding().filter((each) => each.frequency === INHALE).map((each) => Math.round((each.at - zero) * 1000) / 1000);
+        const inhales = context
+            .sounding()
+            .filter((each) => each.frequency === INHALE)
+            .map((each) => Math.round((each.at - zero) * 1000) / 1000);
         // What sounded before the change is past; the fake forgets it when the later tones are taken back.
         expect(inhales).toEqual([10, 16]);
         expect(engine.progress().breathsDone).toBe(4);
@@ -277,13 +309,26 @@ describe('the practitioner’s voice', () => {
 
     it('says words and numbers on the beat, and leaves the tone where there is none', () => {
         const engine = engineFor(paced(2));
-        engine.setVoice({ phase: (each) => (each.kind === 'inhale' ? clip('in') : null), beat: ({ number }) => (number === 2 ? clip('two') : null) });
+        engine.setVoice({
+            phase: (each) => (each.kind === 'inhale' ? clip('in') : null),
+            beat: ({ number }) => (number === 2 ? clip('two') : null),
+        });
         engine.start();
         pass(20);
         const zero = 13.25;
-        const words = context.sounding().filter((each) => each.word).map((each) => [each.word, each.at - zero]);
+        const words = context
+            .sounding()
+            .filter((each) => each.word)
+            .map((each) => [each.word, each.at - zero]);
         // Of the exhale the number on its first beat is said over no word, for there is none.
-        expect(words).toEqual([['in', 0], ['two', 1], ['two', 2], ['in', 5], ['two', 6], ['two', 7]]);
+        expect(words).toEqual([
+            ['in', 0],
+            ['two', 1],
+            ['two', 2],
+            ['in', 5],
+            ['two', 6],
+            ['two', 7],
+        ]);
         expect(context.sounding().some((each) => each.frequency === INHALE)).toBe(false);
         expect(context.sounding().filter((each) => each.frequency === EXHALE)).toHaveLength(2);
     });
@@ -344,17 +389,29 @@ describe('interruptions', () => {
 
 describe('joining', () => {
     it('begins at the patient’s own pace and eases to the prescribed one; a change of pace goes on top', () => {
-        const engine = new PlayerEngine(paced(6), context as unknown as AudioContext, { joining: { seconds: 2.5, over: 2, slowest: 1, least: 2 } });
+        const engine = new PlayerEngine(paced(6), context as unknown as AudioContext, {
+            joining: { seconds: 2.5, over: 2, slowest: 1, least: 2 },
+        });
         engine.start();
         pass(3.25 + 40);
-        const starts = context.sounding().filter((each) => each.frequency === INHALE).map((each) => each.at - 13.25);
+        const starts = context
+            .sounding()
+            .filter((each) => each.frequency === INHALE)
+            .map((each) => each.at - 13.25);
         expect(starts.slice(0, 4).map((at) => Math.round(at * 100) / 100)).toEqual([0, 2.5, 6.04, 11.04]);
     });
 });
 
 describe('sides', () => {
     it('sounds one low tap for left and two high ones for right', () => {
-        const sided = timeline([{ role: 'exercise', ms: 4000, open: false, cues: [cue('inhale', 0, 2000, { side: 'left' }), cue('exhale', 2000, 2000, { side: 'right' })] }]);
+        const sided = timeline([
+            {
+                role: 'exercise',
+                ms: 4000,
+                open: false,
+                cues: [cue('inhale', 0, 2000, { side: 'left' }), cue('exhale', 2000, 2000, { side: 'right' })],
+            },
+        ]);
         engineFor(sided).start();
         pass(5);
         const taps = (frequency: number) => context.sounding().filter((each) => each.frequency === frequency).length;
@@ -363,7 +420,15 @@ describe('sides', () => {
 });
 
 describe('an open cue that nobody ends', () => {
-    const open = (): Segment => ({ role: 'exercise', ms: 3000, open: true, cues: [cue('inhale', 0, 1000, { place: { step: 1, round: 0, breath: 1, of: 2 } }), cue('hum', 1000, 2000, { greatest: 4000, place: { step: 1, round: 0, breath: 1, of: 2 } })] });
+    const open = (): Segment => ({
+        role: 'exercise',
+        ms: 3000,
+        open: true,
+        cues: [
+            cue('inhale', 0, 1000, { place: { step: 1, round: 0, breath: 1, of: 2 } }),
+            cue('hum', 1000, 2000, { greatest: 4000, place: { step: 1, round: 0, breath: 1, of: 2 } }),
+        ],
+    });
 
     it('ends by itself once, though what follows is heard a little later', () => {
         context.outputLatency = 0.2;

@@ -1,5 +1,12 @@
 /** An audio clock that tests move by hand, and a record of what was put on it. */
-export interface Put { at: number; frequency: number; word?: string; stopped: number; cancelled: boolean; putAt: number }
+export interface Put {
+    at: number;
+    frequency: number;
+    word?: string;
+    stopped: number;
+    cancelled: boolean;
+    putAt: number;
+}
 
 export class FakeAudioContext {
     currentTime = 10;
@@ -15,7 +22,12 @@ export class FakeAudioContext {
     }
 
     createGain(): unknown {
-        const param = { setValueAtTime: () => param, linearRampToValueAtTime: () => param, exponentialRampToValueAtTime: () => param, setTargetAtTime: () => param };
+        const param = {
+            setValueAtTime: () => param,
+            linearRampToValueAtTime: () => param,
+            exponentialRampToValueAtTime: () => param,
+            setTargetAtTime: () => param,
+        };
         const node = { gain: param, connect: (target: unknown) => target };
         return node;
     }
@@ -24,8 +36,14 @@ export class FakeAudioContext {
         let frequency = 0;
         let record: Put | null = null;
         const node = {
-            type: 'sine', onended: null,
-            frequency: { setValueAtTime: (value: number) => { frequency = value; }, exponentialRampToValueAtTime: () => undefined },
+            type: 'sine',
+            onended: null,
+            frequency: {
+                setValueAtTime: (value: number) => {
+                    frequency = value;
+                },
+                exponentialRampToValueAtTime: () => undefined,
+            },
             connect: (target: unknown) => target,
             disconnect: () => undefined,
             start: (at: number) => {
@@ -44,12 +62,24 @@ export class FakeAudioContext {
     createBufferSource(): unknown {
         let record: Put | null = null;
         const node = {
-            buffer: null as { name: string } | null, onended: null, connect: (target: unknown) => target, disconnect: () => undefined,
+            buffer: null as { name: string } | null,
+            onended: null,
+            connect: (target: unknown) => target,
+            disconnect: () => undefined,
             start: (at: number) => {
-                record = { at, frequency: 0, word: node.buffer?.name, stopped: Infinity, cancelled: false, putAt: this.currentTime };
+                record = {
+                    at,
+                    frequency: 0,
+                    word: node.buffer?.name,
+                    stopped: Infinity,
+                    cancelled: false,
+                    putAt: this.currentTime,
+                };
                 this.put.push(record);
             },
-            stop: () => { if (record) record.cancelled = true; },
+            stop: () => {
+                if (record) record.cancelled = true;
+            },
         };
         return node;
     }

@@ -4,7 +4,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { log } from './logs';
 
 type Outbox = typeof import('../../resources/js/patient/keeping/outbox');
-interface Item { id: string; kind: string; body: Record<string, unknown> }
+interface Item {
+    id: string;
+    kind: string;
+    body: Record<string, unknown>;
+}
 
 let local: Map<string, string>;
 let replies: ((items: Item[]) => Response | Promise<Response>)[];
@@ -12,8 +16,11 @@ let sent: Item[][];
 let outbox: Outbox;
 
 const json = (status: number, body: unknown = {}) => new Response(JSON.stringify(body), { status });
-const all = (result: string, message?: string) => (items: Item[]) => json(200, { answers: items.map(({ id }) => ({ id, result, message })) });
-const offline = () => { throw new TypeError('Failed to fetch'); };
+const all = (result: string, message?: string) => (items: Item[]) =>
+    json(200, { answers: items.map(({ id }) => ({ id, result, message })) });
+const offline = () => {
+    throw new TypeError('Failed to fetch');
+};
 
 /** A browser that is started again: the same store, a new page. */
 async function restart(): Promise<void> {
@@ -28,7 +35,11 @@ beforeEach(async () => {
     local = new Map();
     replies = [];
     sent = [];
-    vi.stubGlobal('localStorage', { getItem: (key: string) => local.get(key) ?? null, setItem: (key: string, value: string) => local.set(key, value), removeItem: (key: string) => local.delete(key) });
+    vi.stubGlobal('localStorage', {
+        getItem: (key: string) => local.get(key) ?? null,
+        setItem: (key: string, value: string) => local.set(key, value),
+        removeItem: (key: string) => local.delete(key),
+    });
     vi.stubGlobal('fetch', async (_: string, request: { body: string }) => {
         const { items } = JSON.parse(request.body) as { items: Item[] };
         sent.push(items);
@@ -36,7 +47,10 @@ beforeEach(async () => {
     });
     await restart();
 });
-afterEach(() => { vi.unstubAllGlobals(); vi.useRealTimers(); });
+afterEach(() => {
+    vi.unstubAllGlobals();
+    vi.useRealTimers();
+});
 
 const put = (id: string, with_ = {}) => outbox.enqueue('practice', id, log(id, with_));
 const ids = () => sent.map((items) => items.map((item) => item.id).join());
@@ -76,7 +90,17 @@ describe('what waits on a device', () => {
     });
 
     it('puts a refused one aside with its reason, and lets the others through', async () => {
-        replies = [offline, offline, (items) => json(200, { answers: [{ id: items[0]?.id, result: 'refused', message: 'In the future.' }, { id: items[1]?.id, result: 'stored' }] })];
+        replies = [
+            offline,
+            offline,
+            (items) =>
+                json(200, {
+                    answers: [
+                        { id: items[0]?.id, result: 'refused', message: 'In the future.' },
+                        { id: items[1]?.id, result: 'stored' },
+                    ],
+                }),
+        ];
         await put('a');
         await put('b');
         await outbox.flush();
@@ -89,7 +113,12 @@ describe('what waits on a device', () => {
     });
 
     it('sends a batch that cannot be read one by one, and refuses only what cannot be read', async () => {
-        replies = [offline, offline, () => json(422, { errors: { 'items.0.body': ['Not a practice.'] } }), () => json(422, { errors: { 'items.0.body': ['Not a practice.'] } })];
+        replies = [
+            offline,
+            offline,
+            () => json(422, { errors: { 'items.0.body': ['Not a practice.'] } }),
+            () => json(422, { errors: { 'items.0.body': ['Not a practice.'] } }),
+        ];
         await put('a');
         await put('b');
         await outbox.flush();
@@ -110,14 +139,24 @@ describe('what waits on a device', () => {
     });
 
     it('sends anew what was changed while it was being sent', async () => {
-        replies = [async (items) => { await outbox.enqueue('diary', 'd', { sleep: 9 }); return all('stored')(items); }];
+        replies = [
+            async (items) => {
+                await outbox.enqueue('diary', 'd', { sleep: 9 });
+                return all('stored')(items);
+            },
+        ];
         await outbox.enqueue('diary', 'd', { sleep: 1 });
         expect(sent.map((items) => items[0]?.body.sleep)).toEqual([1, 9]);
         expect(outbox.unsent()).toEqual([]);
     });
 
     it('holds a stop back for the second look, and lets the newer word of it win', async () => {
-        await outbox.enqueue('practice', 'a', log('a', { stop_class: 'made-me-stop', stop_symptom: 'dizziness' }), Date.now() + 150_000);
+        await outbox.enqueue(
+            'practice',
+            'a',
+            log('a', { stop_class: 'made-me-stop', stop_symptom: 'dizziness' }),
+            Date.now() + 150_000,
+        );
         expect(sent).toEqual([]);
         await put('a', { stop_class: 'get-help', stop_symptom: 'breathlessness-stays' });
         expect(sent.map((items) => items[0]?.body.stop_class)).toEqual(['get-help']);
@@ -126,7 +165,18 @@ describe('what waits on a device', () => {
     it('brings ten thousand through, in batches of fifty, each once', async () => {
         replies = [offline];
         const { store } = await import('../../resources/js/patient/keeping/store');
-        await store.putWaiting(Array.from({ length: 10_000 }, (_, n) => ({ id: `p${n}`, kind: 'practice', body: {}, owner: 'wren', turn: n, notBefore: 0, refused: null, delivered: false })));
+        await store.putWaiting(
+            Array.from({ length: 10_000 }, (_, n) => ({
+                id: `p${n}`,
+                kind: 'practice',
+                body: {},
+                owner: 'wren',
+                turn: n,
+                notBefore: 0,
+                refused: null,
+                delivered: false,
+            })),
+        );
         await restart();
         expect(outbox.unsent()).toHaveLength(10_000);
         replies = [];
@@ -150,7 +200,17 @@ describe('what waits on a device', () => {
 
     it('works as long as the page where there is no store', async () => {
         vi.stubGlobal('indexedDB', undefined);
-        vi.stubGlobal('localStorage', { getItem: () => { throw new Error('denied'); }, setItem: () => { throw new Error('denied'); }, removeItem: () => { throw new Error('denied'); } });
+        vi.stubGlobal('localStorage', {
+            getItem: () => {
+                throw new Error('denied');
+            },
+            setItem: () => {
+                throw new Error('denied');
+            },
+            removeItem: () => {
+                throw new Error('denied');
+            },
+        });
         await restart();
         replies = [offline];
         await put('a');

@@ -2,11 +2,22 @@
     import { Link, router } from '@inertiajs/svelte';
     import type { PatientHead } from '../types/pages';
 
-    interface Props { patient: PatientHead; here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version' | 'record'; note?: string }
+    interface Props {
+        patient: PatientHead;
+        here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version' | 'record';
+        note?: string;
+    }
 
     let { patient, here, note = '' }: Props = $props();
 
-    const rooms = [['course', 'Course', ''], ['screening', 'Screening', '/screening'], ['measure', 'Measure', '/measure'], ['bench', 'Bench', '/bench'], ['access', 'Access', '/access'], ['record', 'Record', '/record']] as const;
+    const rooms = [
+        ['course', 'Course', ''],
+        ['screening', 'Screening', '/screening'],
+        ['measure', 'Measure', '/measure'],
+        ['bench', 'Bench', '/bench'],
+        ['access', 'Access', '/access'],
+        ['record', 'Record', '/record'],
+    ] as const;
 </script>
 
 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-ink pt-4 pb-2.5">
@@ -15,13 +26,20 @@
     {#each patient.flags as flag (flag)}<span class="chip">{flag}</span>{/each}
     <nav aria-label="About {patient.name}" class="ml-auto flex gap-5 print:hidden">
         {#each rooms as [key, name, path] (key)}
-            <Link href="/patients/{patient.id}{path}" class={here === key ? 'border-b-2 border-ink font-semibold' : 'text-reed'} aria-current={here === key ? 'page' : undefined}>{name}</Link>
+            <Link
+                href="/patients/{patient.id}{path}"
+                class={here === key ? 'border-b-2 border-ink font-semibold' : 'text-reed'}
+                aria-current={here === key ? 'page' : undefined}>{name}</Link
+            >
         {/each}
-        <button type="button" class="plain" onclick={() => router.post(`/patients/${patient.id}/sessions`)}>{patient.open_session ? 'Go on with the session' : 'Begin a session'}</button>
+        <button type="button" class="plain" onclick={() => router.post(`/patients/${patient.id}/sessions`)}
+            >{patient.open_session ? 'Go on with the session' : 'Begin a session'}</button
+        >
     </nav>
 </div>
 {#if patient.obstacle && here !== 'screening'}
     <p class="mt-3 border-l-4 border-clay bg-card px-4 py-2.5">
-        {patient.obstacle} <Link href="/patients/{patient.id}/screening" class="linklike">To the screening</Link>
+        {patient.obstacle}
+        <Link href="/patients/{patient.id}/screening" class="linklike">To the screening</Link>
     </p>
 {/if}

@@ -16,7 +16,14 @@
     });
 </script>
 
-<svg width="190" height="190" viewBox="0 0 {code.size + 2 * QUIET} {code.size + 2 * QUIET}" role="img" aria-label={label} shape-rendering="crispEdges">
+<svg
+    width="190"
+    height="190"
+    viewBox="0 0 {code.size + 2 * QUIET} {code.size + 2 * QUIET}"
+    role="img"
+    aria-label={label}
+    shape-rendering="crispEdges"
+>
     <rect width="100%" height="100%" fill="#fff" />
     <path d={path} fill="#000" />
 </svg>

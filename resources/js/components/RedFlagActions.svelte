@@ -3,7 +3,8 @@
     import type { PatientHead } from '../types/pages';
     import type { PausedExercise, RedFlagAnswer } from '../types/screening';
 
-    let { patient, flags, exercises }: { patient: PatientHead; flags: RedFlagAnswer[]; exercises: PausedExercise[] } = $props();
+    let { patient, flags, exercises }: { patient: PatientHead; flags: RedFlagAnswer[]; exercises: PausedExercise[] } =
+        $props();
 </script>
 
 {#if flags.length > 0}
@@ -12,10 +13,14 @@
         {#each flags as flag (flag.id)}
             <div class="mt-3 border-t border-rule pt-3">
                 <h3 class="text-base">{flag.label}</h3>
-                <p class="text-sm text-muted">{flag.raised}{flag.is_open && flag.pauses ? '; every exercise but recovery is paused' : ''}</p>
+                <p class="text-sm text-muted">
+                    {flag.raised}{flag.is_open && flag.pauses ? '; every exercise but recovery is paused' : ''}
+                </p>
                 {#each flag.actions as action, index (index)}
                     <p class="mt-1 whitespace-pre-line">{action.action}</p>
-                    <p class="text-sm text-muted">{action.by}, {action.on}{action.waits ? ' · it waits' : flag.pauses ? ' · may go on' : ''}</p>
+                    <p class="text-sm text-muted">
+                        {action.by}, {action.on}{action.waits ? ' · it waits' : flag.pauses ? ' · may go on' : ''}
+                    </p>
                 {/each}
                 {#if flag.is_open}<RedFlagOutcome {patient} {flag} {exercises} />{/if}
             </div>

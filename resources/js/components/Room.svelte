@@ -4,11 +4,21 @@
     import Shortcuts from './Shortcuts.svelte';
     import Trouble from './Trouble.svelte';
 
-    interface Props { title: string; current?: 'caseload' | 'exercises' | 'clinic' | ''; children: Snippet }
+    interface Props {
+        title: string;
+        current?: 'caseload' | 'exercises' | 'clinic' | '';
+        children: Snippet;
+    }
 
     let { title, current = '', children }: Props = $props();
 
-    const shared = $derived(page.props as unknown as { who: { name: string; clinic: string } | null; today: string | null; flash: string | null });
+    const shared = $derived(
+        page.props as unknown as {
+            who: { name: string; clinic: string } | null;
+            today: string | null;
+            flash: string | null;
+        },
+    );
 </script>
 
 <svelte:head><title>{title} · Ivory Pace</title></svelte:head>
@@ -18,9 +28,21 @@
     <div class="mx-auto flex max-w-[1280px] items-baseline gap-7 px-9 py-3.5">
         <Link href="/" class="font-serif text-[1.35rem] font-bold text-ink">Ivory Pace</Link>
         <nav aria-label="Rooms" class="flex gap-6">
-            <Link href="/" class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'caseload' ? 'page' : undefined}>Caseload</Link>
-            <Link href="/exercises" class="pb-1 {current === 'exercises' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'exercises' ? 'page' : undefined}>Exercises</Link>
-            <Link href="/clinic" class="pb-1 {current === 'clinic' ? 'border-b-2 border-ink text-ink' : 'text-muted'}" aria-current={current === 'clinic' ? 'page' : undefined}>Clinic</Link>
+            <Link
+                href="/"
+                class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
+                aria-current={current === 'caseload' ? 'page' : undefined}>Caseload</Link
+            >
+            <Link
+                href="/exercises"
+                class="pb-1 {current === 'exercises' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
+                aria-current={current === 'exercises' ? 'page' : undefined}>Exercises</Link
+            >
+            <Link
+                href="/clinic"
+                class="pb-1 {current === 'clinic' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
+                aria-current={current === 'clinic' ? 'page' : undefined}>Clinic</Link
+            >
             <Link href="/patients/new" class="pb-1 text-muted">Add a patient</Link>
         </nav>
         <div class="ml-auto flex items-baseline gap-5 text-[0.95rem]">

@@ -9,7 +9,12 @@
     import type { RoomPlay } from '../types/exercises';
     import Ridge from '../shared/Ridge.svelte';
 
-    interface Props { play: RoomPlay; context: AudioContext; endsWhenEnough?: boolean; onleave: (end: { enoughStep: number | null; isOver: boolean }) => void }
+    interface Props {
+        play: RoomPlay;
+        context: AudioContext;
+        endsWhenEnough?: boolean;
+        onleave: (end: { enoughStep: number | null; isOver: boolean }) => void;
+    }
 
     let { play, context, endsWhenEnough = false, onleave }: Props = $props();
 
@@ -36,15 +41,24 @@
 
     onMount(() => {
         const letSleep = keepAwake();
-        engine.onEnd = () => { isOver = true; };
-        engine.onInterrupted = () => { isPaused = true; };
+        engine.onEnd = () => {
+            isOver = true;
+        };
+        engine.onInterrupted = () => {
+            isPaused = true;
+        };
         engine.start();
         stopButton?.querySelector('button')?.focus();
         let frame = requestAnimationFrame(function draw() {
             moment = engine.now();
             frame = requestAnimationFrame(draw);
         });
-        return () => { cancelAnimationFrame(frame); engine.stop(); letSleep(); void context.close(); };
+        return () => {
+            cancelAnimationFrame(frame);
+            engine.stop();
+            letSleep();
+            void context.close();
+        };
     });
 
     async function pause(): Promise<void> {
@@ -54,8 +68,14 @@
     }
 
     function key(event: KeyboardEvent): void {
-        if (event.key === 'Escape') { event.preventDefault(); leave(); }
-        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) { event.preventDefault(); engine.tap(); }
+        if (event.key === 'Escape') {
+            event.preventDefault();
+            leave();
+        }
+        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) {
+            event.preventDefault();
+            engine.tap();
+        }
     }
 </script>
 
@@ -63,23 +83,51 @@
 
 <section class="border border-ink bg-card px-6 py-4" aria-label="Playing {play.name}">
     <div class="flex items-baseline justify-between gap-4">
-        <p class="word {cue ? toneOf(cue.kind) : 'rest'}" data-cue={isOver ? 'over' : (cue?.kind ?? '')}>{isPaused ? 'paused' : word}</p>
-        <p class="text-muted">{moment && cue && cue.place.of > 0 ? `breath ${cue.place.breath} of ${cue.place.of}` : clock(play.timeline.total_ms)}{cue && cue.place.round > 0 && play.timeline.rounds > 1 ? `, round ${cue.place.round}` : ''}</p>
+        <p class="word {cue ? toneOf(cue.kind) : 'rest'}" data-cue={isOver ? 'over' : (cue?.kind ?? '')}>
+            {isPaused ? 'paused' : word}
+        </p>
+        <p class="text-muted">
+            {moment && cue && cue.place.of > 0
+                ? `breath ${cue.place.breath} of ${cue.place.of}`
+                : clock(play.timeline.total_ms)}{cue && cue.place.round > 0 && play.timeline.rounds > 1
+                ? `, round ${cue.place.round}`
+                : ''}
+        </p>
     </div>
-    <p class="count" aria-hidden="true" style:opacity={stage.sight}>{isPaused || isOver ? '' : stage.wordKey === null ? stage.number : say(stage.wordKey)}</p>
+    <p class="count" aria-hidden="true" style:opacity={stage.sight}>
+        {isPaused || isOver ? '' : stage.wordKey === null ? stage.number : say(stage.wordKey)}
+    </p>
     <Ridge shape={stage.shape} width={640} height={92} inked={stage.inked} label={play.name} />
     <div class="mt-3 flex flex-wrap gap-3" bind:this={stopButton}>
         <Button color="alternative" onclick={leave} aria-keyshortcuts="Escape">{isOver ? 'Close' : 'Stop'}</Button>
         {#if !isOver}<Button color="alternative" onclick={pause}>{isPaused ? 'Go on' : 'Pause'}</Button>{/if}
         {#if isOpen && !isOver}<Button onclick={() => engine.tap()}>It has ended</Button>{/if}
-        {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={enough}>Long enough</Button>{/if}
+        {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={enough}
+                >Long enough</Button
+            >{/if}
     </div>
 </section>
 
 <style>
-    .word { font-family: var(--serif); font-size: 1.75rem; line-height: 1.2; }
-    .word.inhale { color: var(--reed); }
-    .word.hold { color: var(--ochre); }
-    .word.exhale { color: var(--heather); }
-    .count { font-family: var(--serif); font-size: 5.5rem; line-height: 1; min-height: 1em; font-variant-numeric: lining-nums tabular-nums; }
+    .word {
+        font-family: var(--serif);
+        font-size: 1.75rem;
+        line-height: 1.2;
+    }
+    .word.inhale {
+        color: var(--reed);
+    }
+    .word.hold {
+        color: var(--ochre);
+    }
+    .word.exhale {
+        color: var(--heather);
+    }
+    .count {
+        font-family: var(--serif);
+        font-size: 5.5rem;
+        line-height: 1;
+        min-height: 1em;
+        font-variant-numeric: lining-nums tabular-nums;
+    }
 </style>

@@ -23,6 +23,8 @@
         });
     });
     const rows = $derived(Math.max(1, ...placed.map((each) => each.row + 1)));
+
+    const BOX_STYLE = 'block overflow-hidden border border-ink bg-card px-2 py-0.5 leading-tight whitespace-nowrap';
 </script>
 
 {#if all.length > 0}
@@ -30,22 +32,55 @@
         <ul>
             {#each placed as each (`${each.patient}${each.minute}`)}
                 <li style:left="{each.left}px" style:bottom="{28 + each.row * ROW}px" style:width="{BOX}px">
-                    <Link href="/patients/{each.patient}" class="block overflow-hidden border border-ink bg-card px-2 py-0.5 leading-tight whitespace-nowrap"><strong class="block truncate font-serif text-[0.95rem]">{each.name}</strong><span class="text-[0.8125rem] text-muted">{each.at}{each.practitioner === me ? '' : `, ${each.with.split(' ')[0]}`}</span></Link>
+                    <Link href="/patients/{each.patient}" class={BOX_STYLE}
+                        ><strong class="block truncate font-serif text-[0.95rem]">{each.name}</strong><span
+                            class="text-[0.8125rem] text-muted"
+                            >{each.at}{each.practitioner === me ? '' : `, ${each.with.split(' ')[0]}`}</span
+                        ></Link
+                    >
                 </li>
             {/each}
         </ul>
         <svg width={WIDTH} height="26" aria-hidden="true">
             <path d="M0 0.5H{WIDTH}" stroke="#24302f" />
-            {#each Array.from({ length: (to - from) * 4 + 1 }).keys() as quarter (quarter)}<path d="M{Math.min(WIDTH - 0.5, x(from * 60 + quarter * 15) + 0.5)} 0v{quarter % 4 === 0 ? 10 : 5}" stroke="#24302f" />{/each}
-            {#each Array.from({ length: to - from }).keys() as hour (hour)}<text x={x((from + hour) * 60) + 4} y="20" font-size="12" fill="#596159">{from + hour}</text>{/each}
+            {#each Array.from({ length: (to - from) * 4 + 1 }).keys() as quarter (quarter)}<path
+                    d="M{Math.min(WIDTH - 0.5, x(from * 60 + quarter * 15) + 0.5)} 0v{quarter % 4 === 0 ? 10 : 5}"
+                    stroke="#24302f"
+                />{/each}
+            {#each Array.from({ length: to - from }).keys() as hour (hour)}<text
+                    x={x((from + hour) * 60) + 4}
+                    y="20"
+                    font-size="12"
+                    fill="#596159">{from + hour}</text
+                >{/each}
         </svg>
-        {#if appointments.now > from * 60 && appointments.now < to * 60}<svg class="now" style:left="{x(appointments.now)}px" width="2" height={rows * ROW + 14} aria-hidden="true"><path d="M1 0v999" stroke="#a63f28" stroke-width="1.5" /></svg>{/if}
+        {#if appointments.now > from * 60 && appointments.now < to * 60}<svg
+                class="now"
+                style:left="{x(appointments.now)}px"
+                width="2"
+                height={rows * ROW + 14}
+                aria-hidden="true"><path d="M1 0v999" stroke="#a63f28" stroke-width="1.5" /></svg
+            >{/if}
     </section>
 {/if}
 
 <style>
-    .strip { position: relative; overflow-x: auto; overflow-y: hidden; margin-top: 0.75rem; }
-    .strip > svg:not(.now) { position: absolute; left: 0; bottom: 0; }
-    .now { position: absolute; bottom: 14px; }
-    li { position: absolute; }
+    .strip {
+        position: relative;
+        overflow-x: auto;
+        overflow-y: hidden;
+        margin-top: 0.75rem;
+    }
+    .strip > svg:not(.now) {
+        position: absolute;
+        left: 0;
+        bottom: 0;
+    }
+    .now {
+        position: absolute;
+        bottom: 14px;
+    }
+    li {
+        position: absolute;
+    }
 </style>

@@ -5,7 +5,11 @@
     import type { RoomPlay } from '../types/exercises';
     import RoomPlayer from './RoomPlayer.svelte';
 
-    interface Props { url: string; label?: string; isPlaying?: boolean }
+    interface Props {
+        url: string;
+        label?: string;
+        isPlaying?: boolean;
+    }
 
     let { url, label = 'Try it here', isPlaying = $bindable(false) }: Props = $props();
 
@@ -14,7 +18,9 @@
     let trouble = $state('');
 
     // Another exercise was chosen while this one played.
-    onDestroy(() => { isPlaying = false; });
+    onDestroy(() => {
+        isPlaying = false;
+    });
 
     async function start(): Promise<void> {
         trouble = '';
@@ -32,7 +38,14 @@
 </script>
 
 {#if play && context}
-    <RoomPlayer {play} {context} onleave={() => { play = null; isPlaying = false; }} />
+    <RoomPlayer
+        {play}
+        {context}
+        onleave={() => {
+            play = null;
+            isPlaying = false;
+        }}
+    />
 {:else}
     <Button onclick={start}>{label}</Button>
     {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}

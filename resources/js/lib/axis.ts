@@ -1,5 +1,9 @@
 /** Days side by side on one axis. */
-export interface DayAxis { days: number; dayWidth: number; x: (date: string) => number }
+export interface DayAxis {
+    days: number;
+    dayWidth: number;
+    x: (date: string) => number;
+}
 
 const DAY = 86_400_000;
 

@@ -1,8 +1,18 @@
 /** Our own shortcuts: two keys, one after the other. What follows "g" goes somewhere. */
-export interface Shortcut { keys: string; text: string; go: (patient: string | null, session: string | null) => string | null }
+export interface Shortcut {
+    keys: string;
+    text: string;
+    go: (patient: string | null, session: string | null) => string | null;
+}
 
-const of = (path: string) => (patient: string | null): string | null => (patient === null ? null : `/patients/${patient}${path}`);
-const step = (key: string) => (patient: string | null, session: string | null): string | null => (patient === null || session === null ? null : `/patients/${patient}/sessions/${session}/${key}`);
+const of =
+    (path: string) =>
+    (patient: string | null): string | null =>
+        patient === null ? null : `/patients/${patient}${path}`;
+const step =
+    (key: string) =>
+    (patient: string | null, session: string | null): string | null =>
+        patient === null || session === null ? null : `/patients/${patient}/sessions/${session}/${key}`;
 
 export const STEPS = ['brief', 'catch-up', 'measure', 'teach', 'decide', 'prescribe', 'hand-over', 'note'] as const;
 
@@ -28,5 +38,8 @@ export function placeOf(path: string): { patient: string | null; session: string
 
 /** True where letters are typed, so that they are not shortcuts. */
 export function isTyping(target: EventTarget | null): boolean {
-    return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+    return (
+        target instanceof HTMLElement &&
+        (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+    );
 }

@@ -1,9 +1,18 @@
 import type { Cue, RidgeShape } from '../shared/timeline';
 
 const cue = (kind: Cue['kind'], at: number, counts: number, from: number, to: number, curve: Cue['curve']): Cue => ({
-    kind, at: at * 1000, ms: counts * 1000, greatest: null, instruction: '', from, to, curve,
+    kind,
+    at: at * 1000,
+    ms: counts * 1000,
+    greatest: null,
+    instruction: '',
+    from,
+    to,
+    curve,
     beats: Array.from({ length: counts }, (_, n) => ({ at: (at + n) * 1000, number: n + 1 })),
-    place: { step: 1, round: 0, breath: 1, of: 1 }, side: 'none', last: false,
+    place: { step: 1, round: 0, breath: 1, of: 1 },
+    side: 'none',
+    last: false,
 });
 
 /** An ornament for the sign-in page, where there is no prescription yet: 4:0:6:1. */

@@ -13,7 +13,14 @@
         open_link: { made_on: string; expires_on: string } | null;
         consents: { kind: 'accepted' | 'withdrawn'; version: string; on: string; by: string | null }[];
         kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
-        devices: { id: number; label: string; since: string; last_seen: string | null; ready: boolean; locked_out: boolean }[];
+        devices: {
+            id: number;
+            label: string;
+            since: string;
+            last_seen: string | null;
+            ready: boolean;
+            locked_out: boolean;
+        }[];
     }
 
     let { patient, public_address, new_link, open_link, consents, devices, kept_aside }: Props = $props();
@@ -25,20 +32,42 @@
     const isLoopback = $derived(/\/\/(127\.|localhost)/.test(public_address));
 
     function make(): void {
-        router.post(`/patients/${patient.id}/access`, {}, { onStart: () => { working = true; }, onFinish: () => { working = false; } });
+        router.post(
+            `/patients/${patient.id}/access`,
+            {},
+            {
+                onStart: () => {
+                    working = true;
+                },
+                onFinish: () => {
+                    working = false;
+                },
+            },
+        );
     }
 
     function signOut(id: number, label: string): void {
-        if (confirm(`Sign out “${label}”? What still waits on it is then kept aside for you to accept or refuse.`)) router.delete(`/patients/${patient.id}/devices/${id}`);
+        if (confirm(`Sign out “${label}”? What still waits on it is then kept aside for you to accept or refuse.`))
+            router.delete(`/patients/${patient.id}/devices/${id}`);
     }
 
     function settle(id: number, accept: boolean): void {
         unsettled = null;
-        router.post(`/patients/${patient.id}/kept-aside/${id}`, { accept }, { preserveScroll: true, onError: (errors) => { unsettled = { id, text: Object.values(errors)[0] ?? '' }; } });
+        router.post(
+            `/patients/${patient.id}/kept-aside/${id}`,
+            { accept },
+            {
+                preserveScroll: true,
+                onError: (errors) => {
+                    unsettled = { id, text: Object.values(errors)[0] ?? '' };
+                },
+            },
+        );
     }
 
     function withdraw(): void {
-        if (confirm('Record that the patient withdraws consent? All their devices are signed out.')) router.post(`/patients/${patient.id}/consent/withdrawal`);
+        if (confirm('Record that the patient withdraws consent? All their devices are signed out.'))
+            router.post(`/patients/${patient.id}/consent/withdrawal`);
     }
 
     async function copy(): Promise<void> {
@@ -46,6 +75,9 @@
         await navigator.clipboard.writeText(new_link.address);
         copied = true;
     }
+
+    const unreadable = (why: string): string =>
+        `It cannot be taken into the record: ${why} Refuse it, or ask the patient.`;
 </script>
 
 <Room title="Access of {patient.name}">
@@ -55,24 +87,40 @@
             <h2 class="text-lg">Home practice on the patient’s own device</h2>
             {#if new_link}
                 <div class="mt-3 border border-ink bg-card p-6">
-                    <p>Scan this with the patient’s phone, or open <strong>{public_address}/enter</strong> there and type the code. It works once, within {new_link.days} days, and is shown only now.</p>
+                    <p>
+                        Scan this with the patient’s phone, or open <strong>{public_address}/enter</strong> there and
+                        type the code. It works once, within {new_link.days} days, and is shown only now.
+                    </p>
                     <div class="mt-4 flex items-center gap-8">
                         <QrCode text={new_link.address} label="Link for {patient.name}" />
                         <div>
                             <p class="text-sm text-muted">Code</p>
                             <p class="font-serif text-[2rem] font-semibold whitespace-nowrap">{new_link.code}</p>
-                            <button type="button" class="linklike mt-2" onclick={copy}>{copied ? 'Copied' : 'Copy the link'}</button>
+                            <button type="button" class="linklike mt-2" onclick={copy}
+                                >{copied ? 'Copied' : 'Copy the link'}</button
+                            >
                         </div>
                     </div>
                     <p class="visually-hidden" data-link>{new_link.address}</p>
-                    {#if isLoopback}<p class="mt-4 text-sm text-muted">The public address is set to this computer only, so a phone cannot reach it. Set IVORY_PACE_URL to the address that patients can reach.</p>{/if}
+                    {#if isLoopback}<p class="mt-4 text-sm text-muted">
+                            The public address is set to this computer only, so a phone cannot reach it. Set
+                            IVORY_PACE_URL to the address that patients can reach.
+                        </p>{/if}
                 </div>
             {:else if open_link}
-                <p class="mt-3">A link was made {open_link.made_on} and has not been used; it runs out {open_link.expires_on}. It cannot be shown again: making a new one ends it.</p>
+                <p class="mt-3">
+                    A link was made {open_link.made_on} and has not been used; it runs out {open_link.expires_on}. It
+                    cannot be shown again: making a new one ends it.
+                </p>
             {:else}
-                <p class="mt-3">The patient gets a one-time link and code, reads what is recorded, agrees, and chooses a PIN. Nothing is sent by itself.</p>
+                <p class="mt-3">
+                    The patient gets a one-time link and code, reads what is recorded, agrees, and chooses a PIN.
+                    Nothing is sent by itself.
+                </p>
             {/if}
-            <Button class="mt-4" outline={new_link !== null} disabled={working} onclick={make}>{new_link || open_link ? 'Make a new link' : 'Make a link'}</Button>
+            <Button class="mt-4" outline={new_link !== null} disabled={working} onclick={make}
+                >{new_link || open_link ? 'Make a new link' : 'Make a link'}</Button
+            >
         </section>
         <section>
             <h2 class="text-lg">Devices</h2>
@@ -80,37 +128,70 @@
             <ul class="mt-2">
                 {#each devices as device (device.id)}
                     <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
-                        <span><strong>{device.label}</strong>
-                            <span class="block text-sm text-muted">since {device.since}{device.last_seen ? `, last seen ${device.last_seen}` : ''}{device.ready ? '' : ', no PIN yet'}</span>
-                            {#if device.locked_out}<span class="block text-sm font-semibold text-clay">Locked after too many wrong PINs. Make a new link.</span>{/if}
+                        <span
+                            ><strong>{device.label}</strong>
+                            <span class="block text-sm text-muted"
+                                >since {device.since}{device.last_seen
+                                    ? `, last seen ${device.last_seen}`
+                                    : ''}{device.ready ? '' : ', no PIN yet'}</span
+                            >
+                            {#if device.locked_out}<span class="block text-sm font-semibold text-clay"
+                                    >Locked after too many wrong PINs. Make a new link.</span
+                                >{/if}
                         </span>
-                        <button type="button" class="linklike" onclick={() => signOut(device.id, device.label)}>Sign out</button>
+                        <button type="button" class="linklike" onclick={() => signOut(device.id, device.label)}
+                            >Sign out</button
+                        >
                     </li>
                 {/each}
             </ul>
             {#if kept_aside.length > 0}
                 <h2 class="mt-6 text-lg">From a signed-out device</h2>
-                <p class="mt-1 text-sm text-muted">It counts nowhere until you accept it; accepted, it is treated as if it had come in time.</p>
+                <p class="mt-1 text-sm text-muted">
+                    It counts nowhere until you accept it; accepted, it is treated as if it had come in time.
+                </p>
                 <ul class="mt-2">
                     {#each kept_aside as kept (kept.id)}
                         <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
-                            <span class={kept.urgent ? 'font-semibold text-clay' : ''}>{kept.what}<span class="block text-sm font-normal text-muted">{kept.device}, received {kept.on}</span>{#if unsettled?.id === kept.id}<span class="block text-sm font-semibold text-clay" role="alert">It cannot be taken into the record: {unsettled.text} Refuse it, or ask the patient.</span>{/if}</span>
+                            <span class={kept.urgent ? 'font-semibold text-clay' : ''}
+                                >{kept.what}<span class="block text-sm font-normal text-muted"
+                                    >{kept.device}, received {kept.on}</span
+                                >{#if unsettled?.id === kept.id}<span
+                                        class="block text-sm font-semibold text-clay"
+                                        role="alert">{unreadable(unsettled.text)}</span
+                                    >{/if}</span
+                            >
                             <span class="flex gap-3 whitespace-nowrap">
-                                <button type="button" class="linklike" onclick={() => settle(kept.id, true)}>Accept<span class="visually-hidden"> {kept.what}</span></button>
-                                <button type="button" class="linklike" onclick={() => settle(kept.id, false)}>Refuse<span class="visually-hidden"> {kept.what}</span></button>
+                                <button type="button" class="linklike" onclick={() => settle(kept.id, true)}
+                                    >Accept<span class="visually-hidden"> {kept.what}</span></button
+                                >
+                                <button type="button" class="linklike" onclick={() => settle(kept.id, false)}
+                                    >Refuse<span class="visually-hidden"> {kept.what}</span></button
+                                >
                             </span>
                         </li>
                     {/each}
                 </ul>
             {/if}
             <h2 class="mt-6 text-lg">Consent</h2>
-            {#if consents.length === 0}<p class="mt-3 text-muted">Not given yet; the patient is asked on their own device.</p>{/if}
+            {#if consents.length === 0}<p class="mt-3 text-muted">
+                    Not given yet; the patient is asked on their own device.
+                </p>{/if}
             <ul class="mt-2">
                 {#each consents as consent, index (index)}
-                    <li class="border-t border-rule py-1.5">{consent.kind === 'accepted' ? 'Accepted' : 'Withdrawn'} {consent.on}<span class="text-muted">, text of {consent.version}{consent.by ? `, recorded by ${consent.by}` : ''}</span></li>
+                    <li class="border-t border-rule py-1.5">
+                        {consent.kind === 'accepted' ? 'Accepted' : 'Withdrawn'}
+                        {consent.on}<span class="text-muted"
+                            >, text of {consent.version}{consent.by ? `, recorded by ${consent.by}` : ''}</span
+                        >
+                    </li>
                 {/each}
             </ul>
-            {#if devices.length > 0 && consents.length > 0}<button type="button" class="linklike mt-2" onclick={withdraw}>The patient withdraws consent</button>{/if}
+            {#if devices.length > 0 && consents.length > 0}<button
+                    type="button"
+                    class="linklike mt-2"
+                    onclick={withdraw}>The patient withdraws consent</button
+                >{/if}
         </section>
     </div>
 </Room>

@@ -34,23 +34,49 @@
         patient: PatientHead;
         choices: BenchChoices;
         version: { number: number; issued_on: string } | null;
-        draft: { weeks: number; starts_on: string; review_on: string; rated_symptom: string; maintenance: boolean; goal: GoalFields };
+        draft: {
+            weeks: number;
+            starts_on: string;
+            review_on: string;
+            rated_symptom: string;
+            maintenance: boolean;
+            goal: GoalFields;
+        };
         answer: BenchAnswer;
         measured: Record<string, number>;
         /** The session it is opened in. */
         session: SessionHeadView | null;
     }
 
-    interface Rest { weeks: string; starts_on: string; review_on: string; rated_symptom: string; reason: string; based_on: number; goal: GoalFields }
-    interface Kept { draft: Draft; rest: Rest; reasons: Reasons }
+    interface Rest {
+        weeks: string;
+        starts_on: string;
+        review_on: string;
+        rated_symptom: string;
+        reason: string;
+        based_on: number;
+        goal: GoalFields;
+    }
+    interface Kept {
+        draft: Draft;
+        rest: Rest;
+        reasons: Reasons;
+    }
 
     let { patient, choices, version, draft, answer, measured, session }: Props = $props();
 
     const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
-    let rest = $state<Rest>(untrack(() => ({
-        weeks: String(draft.weeks), starts_on: draft.starts_on, review_on: draft.review_on,
-        rated_symptom: draft.rated_symptom, reason: '', based_on: version?.number ?? 0, goal: $state.snapshot(draft.goal),
-    })));
+    let rest = $state<Rest>(
+        untrack(() => ({
+            weeks: String(draft.weeks),
+            starts_on: draft.starts_on,
+            review_on: draft.review_on,
+            rated_symptom: draft.rated_symptom,
+            reason: '',
+            based_on: version?.number ?? 0,
+            goal: $state.snapshot(draft.goal),
+        })),
+    );
     let reasons = $state<Reasons>({});
     let errors = $state.raw<Record<string, string>>({});
     let restored = $state(false);
@@ -62,15 +88,57 @@
     let issued = false;
 
     /** A clinic's own breaths share a technique and differ by name. */
-    const isPresent = (each: TechniqueChoice): boolean => each.key === bench.fields.technique && each.defaults.own_name === (bench.fields.own_name ?? null);
+    const isPresent = (each: TechniqueChoice): boolean =>
+        each.key === bench.fields.technique && each.defaults.own_name === (bench.fields.own_name ?? null);
     const isRoutine = $derived(bench.fields.kind === 'routine');
-    const technique = $derived(isRoutine ? undefined : (choices.techniques.find(isPresent) ?? choices.techniques.find((each) => each.key === bench.fields.technique) ?? choices.techniques[0]));
+    const technique = $derived(
+        isRoutine
+            ? undefined
+            : (choices.techniques.find(isPresent) ??
+                  choices.techniques.find((each) => each.key === bench.fields.technique) ??
+                  choices.techniques[0]),
+    );
     const next = $derived((version?.number ?? 0) + 1);
-    const barNote = $derived(version ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}` : draft.maintenance ? 'first version of what is kept up' : 'first version');
+    const barNote = $derived(
+        version
+            ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}`
+            : draft.maintenance
+              ? 'first version of what is kept up'
+              : 'first version',
+    );
     /** Problems of an exercise are shown where it is typed; here stands which one has them. */
-    const general = $derived(errors.programme ?? Object.entries(errors).filter(([field]) => field.startsWith('items.')).map(([field, text]) => `${bench.of(bench.items[Number(field.split('.')[1])]?.id ?? '')?.name ?? `Exercise ${Number(field.split('.')[1]) + 1}`}: ${text}`)[0] ?? bench.answer.error);
-    const panels = $derived([['led', 'How it is led'], ['ladder', 'Ladder'], ['fit', 'Fit, tap'], ['compare', 'Compare'], ['more', 'Short version, why'], ['goal', 'Goal'], ['start', 'Templates, files']] as const);
-    const shownPanels = $derived(panels.filter(([key]) => (!isRoutine || key === 'more' || key === 'goal' || key === 'start') && ((key !== 'fit' && key !== 'compare') || technique?.has_ratio === true)));
+    const nameAt = (place: number): string => bench.of(bench.items[place]?.id ?? '')?.name ?? `Exercise ${place + 1}`;
+    const general = $derived(
+        errors.programme ??
+            Object.entries(errors)
+                .filter(([field]) => field.startsWith('items.'))
+                .map(([field, text]) => `${nameAt(Number(field.split('.')[1]))}: ${text}`)[0] ??
+            bench.answer.error,
+    );
+    const problems = $derived([
+        general,
+        errors.weeks,
+        errors.starts_on,
+        errors.review_on,
+        errors.rated_symptom,
+        errors.reason,
+    ]);
+    const panels = $derived([
+        ['led', 'How it is led'],
+        ['ladder', 'Ladder'],
+        ['fit', 'Fit, tap'],
+        ['compare', 'Compare'],
+        ['more', 'Short version, why'],
+        ['goal', 'Goal'],
+        ['start', 'Templates, files'],
+    ] as const);
+    const shownPanels = $derived(
+        panels.filter(
+            ([key]) =>
+                (!isRoutine || key === 'more' || key === 'goal' || key === 'start') &&
+                ((key !== 'fit' && key !== 'compare') || technique?.has_ratio === true),
+        ),
+    );
 
     onMount(() => {
         const kept = bench.read<Kept>();
@@ -82,7 +150,14 @@
         }
         return router.on('before', (event) => {
             // Within the application what is typed is kept anyway; leaving without issuing is said once.
-            if (isIssuing || issued || !isChanged() || event.detail.visit.method !== 'get' || event.detail.visit.url.pathname === location.pathname) return true;
+            if (
+                isIssuing ||
+                issued ||
+                !isChanged() ||
+                event.detail.visit.method !== 'get' ||
+                event.detail.visit.url.pathname === location.pathname
+            )
+                return true;
             return confirm('This programme is not issued. It is kept in this tab; go on?');
         });
     });
@@ -146,7 +221,8 @@
         }
     }
 
-    const mapped = <T,>(of: Record<string, Reason> | undefined, value: (reason: Reason) => T): Record<string, T> => Object.fromEntries(Object.entries(of ?? {}).map(([rule, reason]) => [rule, value(reason)]));
+    const mapped = <T,>(of: Record<string, Reason> | undefined, value: (reason: Reason) => T): Record<string, T> =>
+        Object.fromEntries(Object.entries(of ?? {}).map(([rule, reason]) => [rule, value(reason)]));
 
     async function issue(): Promise<void> {
         isIssuing = true;
@@ -154,11 +230,21 @@
         try {
             const given = $state.snapshot(reasons);
             const order = {
-                ...$state.snapshot(rest), maintenance: draft.maintenance, items: bench.draft().items, school: bench.school, patient_note: patientNote, session: session?.id ?? null,
+                ...$state.snapshot(rest),
+                maintenance: draft.maintenance,
+                items: bench.draft().items,
+                school: bench.school,
+                patient_note: patientNote,
+                session: session?.id ?? null,
                 finding_reasons: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.text)),
                 finding_causes: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.cause)),
             };
-            const { go_to } = await sendJson<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order, formToken());
+            const { go_to } = await sendJson<{ go_to: string }>(
+                `/patients/${patient.id}/versions`,
+                'POST',
+                order,
+                formToken(),
+            );
             issued = true;
             bench.forget();
             router.visit(go_to);
@@ -166,7 +252,9 @@
             preview = null;
             if (problem instanceof Refusal && problem.status === 422) {
                 errors = problem.errors;
-                const at = Object.keys(errors).map((field) => /^(?:items|finding_reasons)\.(\d+)\./.exec(field)?.[1]).find((place) => place !== undefined);
+                const at = Object.keys(errors)
+                    .map((field) => /^(?:items|finding_reasons)\.(\d+)\./.exec(field)?.[1])
+                    .find((place) => place !== undefined);
                 if (at !== undefined) bench.active = Number(at);
                 if (Object.keys(errors).some((field) => field.startsWith('goal.'))) panel = 'goal';
             } else errors = { programme: inWords(problem, STILL_HERE) };
@@ -179,9 +267,21 @@
 <svelte:window onkeydown={key} onbeforeunload={warn} />
 
 <Room title="Bench for {patient.name}">
-    {#if session}<SessionBar {patient} {session} note={barNote} />{:else}<PatientBar {patient} here="bench" note={barNote} />{/if}
+    {#if session}<SessionBar {patient} {session} note={barNote} />{:else}<PatientBar
+            {patient}
+            here="bench"
+            note={barNote}
+        />{/if}
     <form onsubmit={submit} novalidate>
-        {#if preview}<IssuePreview {preview} bind:note={patientNote} number={next} isBusy={isIssuing} onleave={() => { preview = null; }} />{/if}
+        {#if preview}<IssuePreview
+                {preview}
+                bind:note={patientNote}
+                number={next}
+                isBusy={isIssuing}
+                onleave={() => {
+                    preview = null;
+                }}
+            />{/if}
         <div class="grid grid-cols-[11.5rem_1fr_15.5rem] border-b border-ink">
             <div class="border-r border-rule py-2 pr-2.5">
                 <ItemList {bench} {choices} />
@@ -190,36 +290,100 @@
                         <legend class="visually-hidden">Exercise</legend>
                         {#each choices.techniques as each (each.key + (each.defaults.own_name ?? ''))}
                             <label class="exercise" class:chosen={each === technique}>
-                                <input class="visually-hidden" type="radio" name="technique" value={each.key} checked={each === technique} onchange={() => bench.choose(each)} />
+                                <input
+                                    class="visually-hidden"
+                                    type="radio"
+                                    name="technique"
+                                    value={each.key}
+                                    checked={each === technique}
+                                    onchange={() => bench.choose(each)}
+                                />
                                 <span class="text-[0.9rem]">{each.name}</span>
                             </label>
                         {/each}
                     </fieldset>
                 {/if}
-                <h2 class="mt-2 border-t border-rule pt-2 text-[0.9rem]">{isRoutine ? 'In order' : 'What right looks like'}</h2>
-                <ul class="text-[0.8125rem] leading-snug text-muted">{#each bench.mine.right as line, index (index)}<li class="mt-0.5">{line}</li>{/each}</ul>
+                <h2 class="mt-2 border-t border-rule pt-2 text-[0.9rem]">
+                    {isRoutine ? 'In order' : 'What right looks like'}
+                </h2>
+                <ul class="text-[0.8125rem] leading-snug text-muted">
+                    {#each bench.mine.right as line, index (index)}<li class="mt-0.5">{line}</li>{/each}
+                </ul>
             </div>
             <div class="min-w-0 px-5 py-2">
                 {#if playing}
-                    <RoomPlayer play={playing.play} context={playing.context} onleave={() => { playing = null; }} />
+                    <RoomPlayer
+                        play={playing.play}
+                        context={playing.context}
+                        onleave={() => {
+                            playing = null;
+                        }}
+                    />
                 {:else}
                     {#if bench.mine.ridge}
-                        <div class="relative mx-auto max-w-[40rem]"><Ridge shape={bench.frozen ?? bench.mine.ridge} width={640} height={112} label={bench.mine.ridge.minutes !== null ? `${bench.mine.ridge.minutes} minutes, uncounted` : `One breath of ${technique?.name ?? ''}`} />
-                            {#if technique?.has_ratio}<RidgeHandles {bench} shape={bench.frozen ?? bench.mine.ridge} width={640} height={112} />{/if}</div>
+                        <div class="relative mx-auto max-w-[40rem]">
+                            <Ridge
+                                shape={bench.frozen ?? bench.mine.ridge}
+                                width={640}
+                                height={112}
+                                label={bench.mine.ridge.minutes !== null
+                                    ? `${bench.mine.ridge.minutes} minutes, uncounted`
+                                    : `One breath of ${technique?.name ?? ''}`}
+                            />
+                            {#if technique?.has_ratio}<RidgeHandles
+                                    {bench}
+                                    shape={bench.frozen ?? bench.mine.ridge}
+                                    width={640}
+                                    height={112}
+                                />{/if}
+                        </div>
                     {:else}
-                        <p class="flex h-[8rem] items-center justify-center border-b border-ink text-muted">The breath is drawn as soon as it can be read.</p>
+                        <p class="flex h-[8rem] items-center justify-center border-b border-ink text-muted">
+                            The breath is drawn as soon as it can be read.
+                        </p>
                     {/if}
-                    <div class="mt-1.5 min-h-[3.2rem]">{#if bench.mine.figures}<Numbers figures={bench.mine.figures} />{/if}</div>
+                    <div class="mt-1.5 min-h-[3.2rem]">
+                        {#if bench.mine.figures}<Numbers figures={bench.mine.figures} />{/if}
+                    </div>
                 {/if}
-                <div class="mt-1">{#if technique}<Sentence {bench} {choices} {technique} />{:else}<RoutineItem {bench} {choices} />{/if}</div>
+                <div class="mt-1">
+                    {#if technique}<Sentence {bench} {choices} {technique} />{:else}<RoutineItem
+                            {bench}
+                            {choices}
+                        />{/if}
+                </div>
                 <div class="mt-1.5 flex flex-wrap gap-x-3.5 border-t border-rule pt-1.5 text-[0.875rem]">
                     {#each shownPanels as [each, label] (each)}
-                        <button type="button" class="plain" aria-expanded={panel === each} onclick={() => { panel = panel === each ? '' : each; }}>{label}</button>
+                        <button
+                            type="button"
+                            class="plain"
+                            aria-expanded={panel === each}
+                            onclick={() => {
+                                panel = panel === each ? '' : each;
+                            }}>{label}</button
+                        >
                     {/each}
                     <span class="ml-auto flex gap-3.5">
-                        <button type="button" class="plain" disabled={bench.mine.figures === null || playing !== null} onclick={play}>play it here</button>
-                        <button type="button" class="plain" disabled={!bench.canUndo} aria-keyshortcuts="Control+Z" onclick={() => bench.undo()}>undo</button>
-                        <button type="button" class="plain" disabled={!bench.canRedo} aria-keyshortcuts="Control+Shift+Z" onclick={() => bench.redo()}>redo</button>
+                        <button
+                            type="button"
+                            class="plain"
+                            disabled={bench.mine.figures === null || playing !== null}
+                            onclick={play}>play it here</button
+                        >
+                        <button
+                            type="button"
+                            class="plain"
+                            disabled={!bench.canUndo}
+                            aria-keyshortcuts="Control+Z"
+                            onclick={() => bench.undo()}>undo</button
+                        >
+                        <button
+                            type="button"
+                            class="plain"
+                            disabled={!bench.canRedo}
+                            aria-keyshortcuts="Control+Shift+Z"
+                            onclick={() => bench.redo()}>redo</button
+                        >
                     </span>
                 </div>
                 {#if panel !== ''}
@@ -229,21 +393,35 @@
                         {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} />
                         {:else if panel === 'compare' && technique}<ComparePanel {bench} before={inForce} />
                         {:else if panel === 'more'}<ShortAndWhy {bench} {technique} />
-                        {:else if panel === 'start'}<StartPanel {bench} {choices} exportUrl={version ? `/patients/${patient.id}/versions/${version.number}/programme.json` : null} ontaken={(taken) => {
-                            bench.replace(taken.items, taken.school, choices.techniques);
-                            if (taken.weeks !== undefined) rest.weeks = String(taken.weeks);
-                            if (taken.rated_symptom) rest.rated_symptom = taken.rated_symptom;
-                            if (taken.goal) rest.goal = taken.goal;
-                        }} />
+                        {:else if panel === 'start'}<StartPanel
+                                {bench}
+                                {choices}
+                                exportUrl={version
+                                    ? `/patients/${patient.id}/versions/${version.number}/programme.json`
+                                    : null}
+                                ontaken={(taken) => {
+                                    bench.replace(taken.items, taken.school, choices.techniques);
+                                    if (taken.weeks !== undefined) rest.weeks = String(taken.weeks);
+                                    if (taken.rated_symptom) rest.rated_symptom = taken.rated_symptom;
+                                    if (taken.goal) rest.goal = taken.goal;
+                                }}
+                            />
                         {:else if panel === 'goal'}<GoalPanel bind:goal={rest.goal} {errors} />{/if}
                     </div>
                 {/if}
                 {#if !bench.fields.as_needed}<div class="mt-1"><Anchors {bench} {choices} /></div>{/if}
             </div>
             <aside class="border-l border-rule py-3 pl-4" aria-label="Findings">
-                {#if bench.state === 'unreachable'}<p role="alert" class="mb-3 font-semibold text-clay">{bench.trouble} <button type="button" class="linklike" onclick={() => bench.changed()}>Try again</button></p>{/if}
+                {#if bench.state === 'unreachable'}<p role="alert" class="mb-3 font-semibold text-clay">
+                        {bench.trouble}
+                        <button type="button" class="linklike" onclick={() => bench.changed()}>Try again</button>
+                    </p>{/if}
                 {#if restored}
-                    <p class="mb-4 border-b border-rule pb-3 text-[0.9rem]">What you had typed is back. <button type="button" class="linklike" onclick={startAgain}>Start again{version ? ` from version ${version.number}` : ''}</button></p>
+                    <p class="mb-4 border-b border-rule pb-3 text-[0.9rem]">
+                        What you had typed is back. <button type="button" class="linklike" onclick={startAgain}
+                            >Start again{version ? ` from version ${version.number}` : ''}</button
+                        >
+                    </p>
                 {/if}
                 <Findings {bench} {choices} bind:reasons {errors} />
             </aside>
@@ -251,20 +429,64 @@
         <div class="flex flex-wrap items-start gap-x-7 gap-y-3 pt-3">
             <WeekMinutes minutes={bench.answer.minutes} has={patient.minutes_a_day} />
             <div class="ml-auto flex items-end gap-x-4 text-[0.9rem]">
-                {#if draft.maintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>{:else}<div class="field w-[4rem]"><label for="weeks">Weeks</label><Input id="weeks" size="sm" inputmode="numeric" bind:value={rest.weeks} aria-invalid={errors.weeks ? 'true' : undefined} /></div>{/if}
+                {#if draft.maintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>{:else}<div
+                        class="field w-[4rem]"
+                    >
+                        <label for="weeks">Weeks</label><Input
+                            id="weeks"
+                            size="sm"
+                            inputmode="numeric"
+                            bind:value={rest.weeks}
+                            aria-invalid={errors.weeks ? 'true' : undefined}
+                        />
+                    </div>{/if}
                 {#if !version}
-                    <div class="field w-[8.5rem]"><label for="starts_on">Starts on</label><Input id="starts_on" size="sm" type="date" bind:value={rest.starts_on} aria-invalid={errors.starts_on ? 'true' : undefined} /></div>
+                    <div class="field w-[8.5rem]">
+                        <label for="starts_on">Starts on</label><Input
+                            id="starts_on"
+                            size="sm"
+                            type="date"
+                            bind:value={rest.starts_on}
+                            aria-invalid={errors.starts_on ? 'true' : undefined}
+                        />
+                    </div>
                 {/if}
-                <div class="field w-[8.5rem]"><label for="review_on">Review on</label><Input id="review_on" size="sm" type="date" bind:value={rest.review_on} aria-invalid={errors.review_on ? 'true' : undefined} /></div>
-                <div class="field w-[9.5rem]"><label for="rated_symptom">Rated each time</label><Input id="rated_symptom" size="sm" bind:value={rest.rated_symptom} aria-invalid={errors.rated_symptom ? 'true' : undefined} /></div>
+                <div class="field w-[8.5rem]">
+                    <label for="review_on">Review on</label><Input
+                        id="review_on"
+                        size="sm"
+                        type="date"
+                        bind:value={rest.review_on}
+                        aria-invalid={errors.review_on ? 'true' : undefined}
+                    />
+                </div>
+                <div class="field w-[9.5rem]">
+                    <label for="rated_symptom">Rated each time</label><Input
+                        id="rated_symptom"
+                        size="sm"
+                        bind:value={rest.rated_symptom}
+                        aria-invalid={errors.rated_symptom ? 'true' : undefined}
+                    />
+                </div>
                 {#if version}
-                    <div class="field w-[12rem]"><label for="reason">Why it changes</label><Input id="reason" size="sm" bind:value={rest.reason} aria-invalid={errors.reason ? 'true' : undefined} /></div>
+                    <div class="field w-[12rem]">
+                        <label for="reason">Why it changes</label><Input
+                            id="reason"
+                            size="sm"
+                            bind:value={rest.reason}
+                            aria-invalid={errors.reason ? 'true' : undefined}
+                        />
+                    </div>
                 {/if}
-                <Button type="submit" class="whitespace-nowrap" disabled={isIssuing || patient.obstacle !== null || preview !== null}>Issue version {next}</Button>
+                <Button
+                    type="submit"
+                    class="whitespace-nowrap"
+                    disabled={isIssuing || patient.obstacle !== null || preview !== null}>Issue version {next}</Button
+                >
             </div>
         </div>
         <div class="mt-2 text-right" aria-live="assertive">
-            {#each [general, errors.weeks, errors.starts_on, errors.review_on, errors.rated_symptom, errors.reason] as problem, index (index)}
+            {#each problems as problem, index (index)}
                 {#if problem}<p class="font-semibold text-clay">{problem}</p>{/if}
             {/each}
         </div>
@@ -273,9 +495,30 @@
 
 <style>
     /* Positioned, so that its hidden input stays with it and does not lengthen the page. */
-    .exercise { position: relative; display: block; padding: 0.12rem 0.5rem; line-height: 1.3; border: 1px solid transparent; cursor: pointer; }
-    .exercise.chosen { background: var(--card); border-color: var(--ink); }
-    .exercise:focus-within { outline: 3px solid var(--reed); outline-offset: -3px; }
-    .field { display: flex; flex-direction: column; font-weight: 600; }
-    button:disabled { color: var(--muted); opacity: 0.6; cursor: default; }
+    .exercise {
+        position: relative;
+        display: block;
+        padding: 0.12rem 0.5rem;
+        line-height: 1.3;
+        border: 1px solid transparent;
+        cursor: pointer;
+    }
+    .exercise.chosen {
+        background: var(--card);
+        border-color: var(--ink);
+    }
+    .exercise:focus-within {
+        outline: 3px solid var(--reed);
+        outline-offset: -3px;
+    }
+    .field {
+        display: flex;
+        flex-direction: column;
+        font-weight: 600;
+    }
+    button:disabled {
+        color: var(--muted);
+        opacity: 0.6;
+        cursor: default;
+    }
 </style>

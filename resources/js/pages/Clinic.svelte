@@ -9,7 +9,13 @@
     import type { Choice, TrailLine } from '../types/pages';
 
     interface Props {
-        clinic: { name: string; time_zone: string; emergency_wording: string; crisis_number: string | null; school: string };
+        clinic: {
+            name: string;
+            time_zone: string;
+            emergency_wording: string;
+            crisis_number: string | null;
+            school: string;
+        };
         schools: Choice[];
         outcomes: OutcomesShown;
         people: { id: number; name: string; profession: string; role: string; role_label: string }[];
@@ -25,7 +31,17 @@
 
     function give(id: number, role: string): void {
         trouble = '';
-        router.put(`/clinic/people/${id}`, { role }, { preserveScroll: true, onError: (errors) => { trouble = Object.values(errors)[0] ?? ''; router.reload(); } });
+        router.put(
+            `/clinic/people/${id}`,
+            { role },
+            {
+                preserveScroll: true,
+                onError: (errors) => {
+                    trouble = Object.values(errors)[0] ?? '';
+                    router.reload();
+                },
+            },
+        );
     }
 </script>
 
@@ -37,21 +53,58 @@
             <h2 class="mt-5 mb-1 text-[1.15rem]">People</h2>
             <ul>
                 {#each people as person (person.id)}
-                    <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2"><span><strong>{person.name}</strong><span class="block text-[0.875rem] text-muted">{person.profession}</span></span>
-                        {#if is_lead}<select class="slot small" aria-label="Role of {person.name}" value={person.role} onchange={(event) => give(person.id, event.currentTarget.value)}>{#each roles as role (role.value)}<option value={role.value}>{role.label}</option>{/each}</select>
-                        {:else}<span>{person.role_label}</span>{/if}</li>
+                    <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
+                        <span
+                            ><strong>{person.name}</strong><span class="block text-[0.875rem] text-muted"
+                                >{person.profession}</span
+                            ></span
+                        >
+                        {#if is_lead}<select
+                                class="slot small"
+                                aria-label="Role of {person.name}"
+                                value={person.role}
+                                onchange={(event) => give(person.id, event.currentTarget.value)}
+                                >{#each roles as role (role.value)}<option value={role.value}>{role.label}</option
+                                    >{/each}</select
+                            >
+                        {:else}<span>{person.role_label}</span>{/if}
+                    </li>
                 {/each}
             </ul>
             {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
             <h2 class="mt-5 mb-1 text-[1.15rem]">My voice</h2>
-            <p>Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike">Record it</Link></p>
-            <div class="mt-5"><Settings wording={clinic.emergency_wording} crisis={clinic.crisis_number} school={clinic.school} {schools} canChange={is_lead} /></div>
+            <p>
+                Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike"
+                    >Record it</Link
+                >
+            </p>
+            <div class="mt-5">
+                <Settings
+                    wording={clinic.emergency_wording}
+                    crisis={clinic.crisis_number}
+                    school={clinic.school}
+                    {schools}
+                    canChange={is_lead}
+                />
+            </div>
         </section>
         <section>
             <h2 class="mb-1 text-[1.15rem]">When something is proposed</h2>
-            <p class="mb-1 text-[0.925rem] text-muted">The rules are asked from top to bottom. A proposal is never applied by itself.</p>
+            <p class="mb-1 text-[0.925rem] text-muted">
+                The rules are asked from top to bottom. A proposal is never applied by itself.
+            </p>
             <Thresholds lines={thresholds} canChange={is_lead} />
-            <p class="mt-3 text-[0.925rem]">{#if agreement.share === null}<span class="text-muted">How often decisions follow the proposals is shown from 10 decisions a year on; so far {agreement.decisions}.</span>{:else}<strong>{Math.round(agreement.share * 100)} %</strong> of {agreement.decisions} decisions in the last year followed the proposal.{/if}</p>
+            <p class="mt-3 text-[0.925rem]">
+                {#if agreement.share === null}
+                    <span class="text-muted">
+                        How often decisions follow the proposals is shown from 10 decisions a year on; so far
+                        {agreement.decisions}.
+                    </span>
+                {:else}
+                    <strong>{Math.round(agreement.share * 100)} %</strong>
+                    of {agreement.decisions} decisions in the last year followed the proposal.
+                {/if}
+            </p>
         </section>
     </div>
     <section class="mt-6 border-t border-ink pt-3">

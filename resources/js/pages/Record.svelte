@@ -9,33 +9,123 @@
     import { plural, short } from '../shared/format';
     import type { RecordProps } from '../types/record';
 
-    let { patient, details, time_zones, added_on, screenings, red_flags, exercises, measurements, questionnaires, sessions, versions, practices, responsible, shared_with, handovers, colleagues, trail }: RecordProps = $props();
+    let {
+        patient,
+        details,
+        time_zones,
+        added_on,
+        screenings,
+        red_flags,
+        exercises,
+        measurements,
+        questionnaires,
+        sessions,
+        versions,
+        practices,
+        responsible,
+        shared_with,
+        handovers,
+        colleagues,
+        trail,
+    }: RecordProps = $props();
 </script>
 
 <Room title="Record of {patient.name}">
     <PatientBar {patient} here="record" />
     <div class="grid items-start gap-x-12 gap-y-7 pt-5 md:grid-cols-[1.25fr_1fr]">
         <div class="grid gap-7">
-            <section aria-labelledby="sessions"><h2 id="sessions" class="mb-1 text-[1.15rem]">Sessions</h2>
+            <section aria-labelledby="sessions">
+                <h2 id="sessions" class="mb-1 text-[1.15rem]">Sessions</h2>
                 {#each sessions as session (session.id)}
-                    <article class="border-t border-rule py-2"><p class="flex items-baseline gap-3"><Link class="linklike" href="/patients/{patient.id}/sessions/{session.id}/{session.note === null ? 'brief' : 'note'}">Session {session.number}</Link> {session.on} <span class="text-muted">with {session.by}{session.signed_by ? `, signed by ${session.signed_by}` : ', open'}{session.amendments > 0 ? `, ${plural(session.amendments, 'amendment', 'amendments')}` : ''}</span></p>
-                        {#if session.note}<details><summary class="cursor-pointer text-reed">read the note</summary><p class="mt-1 text-[0.95rem] whitespace-pre-line">{session.note}</p></details>{/if}</article>
+                    <article class="border-t border-rule py-2">
+                        <p class="flex items-baseline gap-3">
+                            <Link
+                                class="linklike"
+                                href="/patients/{patient.id}/sessions/{session.id}/{session.note === null
+                                    ? 'brief'
+                                    : 'note'}">Session {session.number}</Link
+                            >
+                            {session.on}
+                            <span class="text-muted"
+                                >with {session.by}{session.signed_by
+                                    ? `, signed by ${session.signed_by}`
+                                    : ', open'}{session.amendments > 0
+                                    ? `, ${plural(session.amendments, 'amendment', 'amendments')}`
+                                    : ''}</span
+                            >
+                        </p>
+                        {#if session.note}<details>
+                                <summary class="cursor-pointer text-reed">read the note</summary>
+                                <p class="mt-1 text-[0.95rem] whitespace-pre-line">{session.note}</p>
+                            </details>{/if}
+                    </article>
                 {:else}<p class="text-muted">None yet.</p>{/each}
             </section>
-            <section aria-labelledby="programme"><h2 id="programme" class="mb-1 text-[1.15rem]">Programme</h2>
-                {#each versions as version (version.id)}<p class="border-t border-rule py-1.5"><Link class="linklike" href="/patients/{patient.id}/versions/{version.number}{version.query}">Version {version.number}</Link> {version.on}, {version.by}: {version.items}{#if version.reason}<span class="block text-muted">{version.reason}</span>{/if}</p>{:else}<p class="text-muted">None yet.</p>{/each}
-                <p class="border-t border-rule py-1.5"><Link class="linklike" href="/patients/{patient.id}">{plural(practices, 'practice', 'practices')} on the Course</Link></p>
+            <section aria-labelledby="programme">
+                <h2 id="programme" class="mb-1 text-[1.15rem]">Programme</h2>
+                {#each versions as version (version.id)}<p class="border-t border-rule py-1.5">
+                        <Link class="linklike" href="/patients/{patient.id}/versions/{version.number}{version.query}"
+                            >Version {version.number}</Link
+                        >
+                        {version.on}, {version.by}: {version.items}{#if version.reason}<span class="block text-muted"
+                                >{version.reason}</span
+                            >{/if}
+                    </p>{:else}<p class="text-muted">None yet.</p>{/each}
+                <p class="border-t border-rule py-1.5">
+                    <Link class="linklike" href="/patients/{patient.id}"
+                        >{plural(practices, 'practice', 'practices')} on the Course</Link
+                    >
+                </p>
             </section>
-            <section aria-labelledby="measured"><h2 id="measured" class="mb-1 text-[1.15rem]">Measured</h2>
+            <section aria-labelledby="measured">
+                <h2 id="measured" class="mb-1 text-[1.15rem]">Measured</h2>
                 {#if measurements.length === 0}<p class="text-muted">Nothing yet.</p>{:else}
-                    <table class="w-full text-[0.925rem]"><thead class="visually-hidden"><tr><th scope="col">Measure</th><th scope="col">Value</th><th scope="col">How</th><th scope="col">When</th></tr></thead>
-                        <tbody>{#each measurements as each, index (index)}<tr class="border-t border-rule align-top"><th scope="row" class="py-1 pr-3 text-left font-semibold">{each.label}</th><td class="pr-3">{each.words && (each.how.includes('two hands') || each.how.includes('watched')) ? each.words : each.value}</td><td class="pr-3 text-muted">{each.how}</td><td class="whitespace-nowrap text-muted">{each.on}, {each.by}</td></tr>{/each}</tbody></table>{/if}
-                {#each questionnaires.filter((each) => each.last !== null) as each (each.key)}<p class="border-t border-rule py-1.5"><strong>{each.label}</strong> {each.last?.score === null || each.last === null ? 'no score' : `${short(each.last.score, 1)}, ${each.last.band}`} <span class="text-muted">{each.last?.on}</span>{#if each.change}<span class="block text-muted">Since the first: {each.change}.</span>{/if}</p>{/each}
+                    <table class="w-full text-[0.925rem]">
+                        <thead class="visually-hidden"
+                            ><tr
+                                ><th scope="col">Measure</th><th scope="col">Value</th><th scope="col">How</th><th
+                                    scope="col">When</th
+                                ></tr
+                            ></thead
+                        >
+                        <tbody
+                            >{#each measurements as each, index (index)}<tr class="border-t border-rule align-top"
+                                    ><th scope="row" class="py-1 pr-3 text-left font-semibold">{each.label}</th><td
+                                        class="pr-3"
+                                        >{each.words && (each.how.includes('two hands') || each.how.includes('watched'))
+                                            ? each.words
+                                            : each.value}</td
+                                    ><td class="pr-3 text-muted">{each.how}</td><td class="whitespace-nowrap text-muted"
+                                        >{each.on}, {each.by}</td
+                                    ></tr
+                                >{/each}</tbody
+                        >
+                    </table>{/if}
+                {#each questionnaires.filter((each) => each.last !== null) as each (each.key)}<p
+                        class="border-t border-rule py-1.5"
+                    >
+                        <strong>{each.label}</strong>
+                        {each.last?.score === null || each.last === null
+                            ? 'no score'
+                            : `${short(each.last.score, 1)}, ${each.last.band}`}
+                        <span class="text-muted">{each.last?.on}</span>{#if each.change}<span class="block text-muted"
+                                >Since the first: {each.change}.</span
+                            >{/if}
+                    </p>{/each}
             </section>
-            <section aria-labelledby="screenings"><h2 id="screenings" class="mb-1 text-[1.15rem]">Screenings</h2>
-                {#each screenings as past, index (index)}<p class="border-t border-rule py-1.5"><strong>{past.on}</strong> <span class="text-muted">by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span></p>{:else}<p class="text-muted">None yet.</p>{/each}
+            <section aria-labelledby="screenings">
+                <h2 id="screenings" class="mb-1 text-[1.15rem]">Screenings</h2>
+                {#each screenings as past, index (index)}<p class="border-t border-rule py-1.5">
+                        <strong>{past.on}</strong>
+                        <span class="text-muted"
+                            >by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span
+                        ><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span>
+                    </p>{:else}<p class="text-muted">None yet.</p>{/each}
             </section>
-            {#if trail}<section aria-labelledby="trail"><h2 id="trail" class="mb-1 text-[1.15rem]">Who opened and changed what</h2><Trail lines={trail} /></section>{/if}
+            {#if trail}<section aria-labelledby="trail">
+                    <h2 id="trail" class="mb-1 text-[1.15rem]">Who opened and changed what</h2>
+                    <Trail lines={trail} />
+                </section>{/if}
         </div>
         <div class="grid gap-7">
             <RedFlagActions {patient} flags={red_flags} {exercises} />

@@ -11,7 +11,12 @@
     import type { RoutineFigures } from '../types/exercises';
     import type { Choice, TechniqueChoice } from '../types/pages';
 
-    interface Step { kind: string; technique?: string; seconds?: number | string; [field: string]: unknown }
+    interface Step {
+        kind: string;
+        technique?: string;
+        seconds?: number | string;
+        [field: string]: unknown;
+    }
     interface Props {
         key: string;
         is_own: boolean;
@@ -25,7 +30,9 @@
     let { key, is_own, fields, answer, techniques, kinds, limits }: Props = $props();
 
     const kept = untrack(() => keeping(`routine:${key}`));
-    let draft = $state(untrack(() => ({ name: is_own ? fields.name : '', steps: $state.snapshot(fields.steps) as Step[] })));
+    let draft = $state(
+        untrack(() => ({ name: is_own ? fields.name : '', steps: $state.snapshot(fields.steps) as Step[] })),
+    );
     let figures = $state.raw<RoutineFigures | null>(untrack(() => answer));
     let errors = $state.raw<Record<string, string>>({});
     let trouble = $state('');
@@ -36,7 +43,10 @@
 
     onMount(() => {
         const typed = kept.read<{ name: string; steps: Step[] }>();
-        if (typed) { draft = typed; changed(); }
+        if (typed) {
+            draft = typed;
+            changed();
+        }
         return () => clearTimeout(timer);
     });
 
@@ -50,7 +60,17 @@
     async function ask(): Promise<void> {
         const mine = ++turn;
         try {
-            const got = await sendJson<{ errors: Record<string, string>; figures: RoutineFigures | null }>('/routines/answer', 'POST', { fields: { ...$state.snapshot(draft), name: draft.name.trim() === '' ? 'without a name' : draft.name } }, formToken());
+            const got = await sendJson<{ errors: Record<string, string>; figures: RoutineFigures | null }>(
+                '/routines/answer',
+                'POST',
+                {
+                    fields: {
+                        ...$state.snapshot(draft),
+                        name: draft.name.trim() === '' ? 'without a name' : draft.name,
+                    },
+                },
+                formToken(),
+            );
             if (mine !== turn) return;
             errors = got.errors;
             figures = got.figures;
@@ -80,7 +100,12 @@
         isBusy = true;
         trouble = '';
         try {
-            const done = await sendJson<{ key?: string }>(method === 'POST' ? '/routines' : `/routines/${key}`, method, method === 'DELETE' ? undefined : { fields: $state.snapshot(draft) }, formToken());
+            const done = await sendJson<{ key?: string }>(
+                method === 'POST' ? '/routines' : `/routines/${key}`,
+                method,
+                method === 'DELETE' ? undefined : { fields: $state.snapshot(draft) },
+                formToken(),
+            );
             kept.forget();
             router.visit(method === 'DELETE' ? '/exercises' : `/routines/${done.key ?? key}`, { preserveState: false });
         } catch (problem) {
@@ -101,39 +126,93 @@
     <form onsubmit={submit} novalidate>
         <div class="flex flex-wrap items-end gap-5 border-b border-ink pt-4 pb-3">
             <h1 class="text-[1.45rem]">{fields.name}</h1>
-            <span class="pb-1 text-muted">{is_own ? 'a routine of your clinic' : 'shipped; a change is kept as your own, under a name of its own'}</span>
+            <span class="pb-1 text-muted"
+                >{is_own
+                    ? 'a routine of your clinic'
+                    : 'shipped; a change is kept as your own, under a name of its own'}</span
+            >
             <Link href="/exercises" class="linklike ml-auto pb-1">All exercises</Link>
         </div>
         <div class="grid gap-8 pt-4 md:grid-cols-[1fr_17rem]">
             <ol class="min-w-0">
                 {#each draft.steps as step, index (index)}
-                    <StepRow {step} {index} last={index === draft.steps.length - 1} {techniques} {kinds} {errors}
-                        onchange={(next) => { draft.steps[index] = next; changed(); }} onremove={() => remove(index)} onmove={(by) => move(index, by)} />
+                    <StepRow
+                        {step}
+                        {index}
+                        last={index === draft.steps.length - 1}
+                        {techniques}
+                        {kinds}
+                        {errors}
+                        onchange={(next) => {
+                            draft.steps[index] = next;
+                            changed();
+                        }}
+                        onremove={() => remove(index)}
+                        onmove={(by) => move(index, by)}
+                    />
                 {/each}
-                {#if draft.steps.length < limits.steps}<li class="border-t border-rule py-2.5"><button type="button" class="linklike" onclick={add}>Add a step</button></li>{/if}
+                {#if draft.steps.length < limits.steps}<li class="border-t border-rule py-2.5">
+                        <button type="button" class="linklike" onclick={add}>Add a step</button>
+                    </li>{/if}
             </ol>
             <aside aria-label="Altogether" class="flex flex-col gap-4">
                 <div class="min-h-24" aria-live="polite">
                     {#if figures}<dl class="text-[0.925rem]">
-                        <div><dd class="font-serif text-[1.6rem] font-semibold">{figures.about ? 'about ' : ''}{clock(figures.total_ms)}</dd><dt class="text-muted">from beginning to end</dt></div>
-                        <div class="mt-1"><dd class="font-serif text-[1.3rem] font-semibold">{figures.about ? 'about ' : ''}{clock(figures.exercise_ms)}</dd><dt class="text-muted">of exercise, {figures.breaths} counted breaths</dt></div></dl>
+                            <div>
+                                <dd class="font-serif text-[1.6rem] font-semibold">
+                                    {figures.about ? 'about ' : ''}{clock(figures.total_ms)}
+                                </dd>
+                                <dt class="text-muted">from beginning to end</dt>
+                            </div>
+                            <div class="mt-1">
+                                <dd class="font-serif text-[1.3rem] font-semibold">
+                                    {figures.about ? 'about ' : ''}{clock(figures.exercise_ms)}
+                                </dd>
+                                <dt class="text-muted">of exercise, {figures.breaths} counted breaths</dt>
+                            </div>
+                        </dl>
                     {:else}<p class="text-muted">Its length is shown as soon as every step can be read.</p>
                     {/if}
                 </div>
                 {#if errors.steps}<p role="alert" class="font-semibold text-clay">{errors.steps}</p>{/if}
                 <div class="flex flex-col gap-1">
                     <label for="routine-name" class="font-semibold">Name</label>
-                    <Input id="routine-name" maxlength={80} autocomplete="off" bind:value={draft.name} oninput={changed} aria-invalid={errors.name ? 'true' : undefined} aria-describedby={errors.name ? 'routine-name-error' : undefined} />
-                    {#if errors.name}<p id="routine-name-error" class="text-[0.925rem] font-semibold text-clay">{errors.name}</p>{/if}
+                    <Input
+                        id="routine-name"
+                        maxlength={80}
+                        autocomplete="off"
+                        bind:value={draft.name}
+                        oninput={changed}
+                        aria-invalid={errors.name ? 'true' : undefined}
+                        aria-describedby={errors.name ? 'routine-name-error' : undefined}
+                    />
+                    {#if errors.name}<p id="routine-name-error" class="text-[0.925rem] font-semibold text-clay">
+                            {errors.name}
+                        </p>{/if}
                 </div>
                 <Button type="submit" disabled={isBusy}>{is_own ? 'Keep the change' : 'Keep as our own'}</Button>
                 {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
                 {#if is_own}
-                    {#if isSure}<p>Programmes that use it keep their copy. <Button color="red" size="sm" disabled={isBusy} onclick={() => send('DELETE')}>Delete it</Button></p>
-                    {:else}<button type="button" class="linklike self-start" onclick={() => { isSure = true; }}>Delete…</button>{/if}
+                    {#if isSure}<p>
+                            Programmes that use it keep their copy. <Button
+                                color="red"
+                                size="sm"
+                                disabled={isBusy}
+                                onclick={() => send('DELETE')}>Delete it</Button
+                            >
+                        </p>
+                    {:else}<button
+                            type="button"
+                            class="linklike self-start"
+                            onclick={() => {
+                                isSure = true;
+                            }}>Delete…</button
+                        >{/if}
                 {/if}
             </aside>
         </div>
     </form>
-    <div class="mt-4 max-w-[50rem] border-t border-rule pt-4"><TryInRoom url="/routines/{key}/play" label={is_own ? 'Try it as it is kept' : 'Try it here'} /></div>
+    <div class="mt-4 max-w-[50rem] border-t border-rule pt-4">
+        <TryInRoom url="/routines/{key}/play" label={is_own ? 'Try it as it is kept' : 'Try it here'} />
+    </div>
 </Room>

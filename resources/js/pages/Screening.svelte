@@ -10,13 +10,48 @@
     import { plural } from '../shared/format';
     import type { PatientHead } from '../types/pages';
     import { formToken, inWords, sendJson } from '../shared/http';
-    import type { FromHome, LatestScreening, PastScreening, PausedExercise, QuestionGroup, RedFlagAnswer } from '../types/screening';
+    import type {
+        FromHome,
+        LatestScreening,
+        PastScreening,
+        PausedExercise,
+        QuestionGroup,
+        RedFlagAnswer,
+    } from '../types/screening';
 
-    interface Props { patient: PatientHead; questions: QuestionGroup[]; latest: LatestScreening | null; red_flags: RedFlagAnswer[]; history: PastScreening[]; from_home: FromHome | null; has_device: boolean; exercises: PausedExercise[]; crisis_number_missing: boolean }
+    interface Props {
+        patient: PatientHead;
+        questions: QuestionGroup[];
+        latest: LatestScreening | null;
+        red_flags: RedFlagAnswer[];
+        history: PastScreening[];
+        from_home: FromHome | null;
+        has_device: boolean;
+        exercises: PausedExercise[];
+        crisis_number_missing: boolean;
+    }
 
-    let { patient, questions, latest, red_flags, history, from_home, has_device, exercises, crisis_number_missing }: Props = $props();
+    let {
+        patient,
+        questions,
+        latest,
+        red_flags,
+        history,
+        from_home,
+        has_device,
+        exercises,
+        crisis_number_missing,
+    }: Props = $props();
 
-    const empty = { answers: {} as Record<string, boolean>, ends_on: {} as Record<string, string>, happened_on: {} as Record<string, string>, with_gas: false, pregnancy_weeks: '', remark: '', confirms: '' };
+    const empty = {
+        answers: {} as Record<string, boolean>,
+        ends_on: {} as Record<string, string>,
+        happened_on: {} as Record<string, string>,
+        with_gas: false,
+        pregnancy_weeks: '',
+        remark: '',
+        confirms: '',
+    };
     const form = useForm(untrack(() => structuredClone(empty)));
     const kept = keeping(`screening:${untrack(() => patient.id)}`);
     let asking = $state(untrack(() => latest === null));
@@ -75,63 +110,127 @@
         event.preventDefault();
         form.post(`/patients/${patient.id}/screening`, {
             preserveScroll: 'errors',
-            onSuccess: () => { kept.forget(); asking = false; form.reset(); },
+            onSuccess: () => {
+                kept.forget();
+                asking = false;
+                form.reset();
+            },
         });
     }
+
+    const isNew = (number: number): string =>
+        number === 1
+            ? '1 question is new since this screening. Nothing is issued until it is'
+            : `${number} questions are new since this screening. Nothing is issued until they are`;
 </script>
 
 <Room title="Screening of {patient.name}">
     <PatientBar {patient} here="screening" />
-    {#if session}<p class="pt-3"><Link class="linklike" href="/patients/{patient.id}/sessions/{session}/catch-up">Back to the session</Link></p>{/if}
-    {#if crisis_number_missing}<p class="mt-4 border-l-4 border-clay bg-card px-5 py-3" role="status"><strong>Nobody is screened yet.</strong> The screening asks about thoughts of suicide; the number that a patient is then told to call has to be entered <Link href="/clinic" class="linklike">under Clinic</Link>, by the lead.</p>{/if}
+    {#if session}<p class="pt-3">
+            <Link class="linklike" href="/patients/{patient.id}/sessions/{session}/catch-up">Back to the session</Link>
+        </p>{/if}
+    {#if crisis_number_missing}<p class="mt-4 border-l-4 border-clay bg-card px-5 py-3" role="status">
+            <strong>Nobody is screened yet.</strong> The screening asks about thoughts of suicide; the number that a
+            patient is then told to call has to be entered <Link href="/clinic" class="linklike">under Clinic</Link>, by
+            the lead.
+        </p>{/if}
     {#if from_home?.sent_on && form.confirms !== from_home.id}
-        <section class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2 border-l-4 border-reed bg-card px-5 py-3" aria-label="Answers from home">
-            <p>The patient answered {from_home.answered} questions at home, sent {from_home.sent_on}. They count once you have gone through them.</p>
+        <section
+            class="mt-4 flex flex-wrap items-center gap-x-6 gap-y-2 border-l-4 border-reed bg-card px-5 py-3"
+            aria-label="Answers from home"
+        >
+            <p>
+                The patient answered {from_home.answered} questions at home, sent {from_home.sent_on}. They count once
+                you have gone through them.
+            </p>
             <Button size="sm" onclick={takeFromHome}>Go through them</Button>
         </section>
     {:else if from_home && !from_home.sent_on}
-        <p class="pt-3 text-muted">The questions wait on the patient’s device: {from_home.answered} of {from_home.of} answered.</p>
+        <p class="pt-3 text-muted">
+            The questions wait on the patient’s device: {from_home.answered} of {from_home.of} answered.
+        </p>
     {:else if has_device && !from_home && form.confirms === ''}
-        <p class="pt-3"><button type="button" class="linklike" onclick={askAtHome}>Let the patient answer beforehand, on their own device</button> <span class="text-muted" role="status">{asked}</span></p>
+        <p class="pt-3">
+            <button type="button" class="linklike" onclick={askAtHome}
+                >Let the patient answer beforehand, on their own device</button
+            > <span class="text-muted" role="status">{asked}</span>
+        </p>
     {/if}
     {#if !asking && latest}
         <div class="grid gap-10 pt-5 md:grid-cols-[1fr_24rem]">
             <div>
                 <h2 class="text-lg">Screening of {latest.on}</h2>
-                <p class="text-muted">by {latest.by}, {latest.new_questions === 0 ? `all ${all.length} questions answered` : `${all.length - latest.new_questions} of ${all.length} questions answered`}</p>
-                {#if latest.new_questions > 0}<p class="mt-2 font-semibold text-clay" role="status">{plural(latest.new_questions, 'question is', 'questions are')} new since this screening. Nothing is issued until {latest.new_questions === 1 ? 'it is' : 'they are'} answered: screen again, the other answers stay.</p>{/if}
+                <p class="text-muted">
+                    by {latest.by}, {latest.new_questions === 0
+                        ? `all ${all.length} questions answered`
+                        : `${all.length - latest.new_questions} of ${all.length} questions answered`}
+                </p>
+                {#if latest.new_questions > 0}<p class="mt-2 font-semibold text-clay" role="status">
+                        {isNew(latest.new_questions)} answered: screen again, the other answers stay.
+                    </p>{/if}
                 {#if yes.length === 0}<p class="mt-3">Every answer was no.</p>{/if}
                 <ul class="mt-3">
                     {#each yes as question (question.key)}
-                        <li class="border-t border-rule py-1.5">{question.text}
-                            {#if question.key === 'flag.pregnancy' && latest.pregnancy_weeks}<span class="text-muted"> · {latest.pregnancy_weeks} weeks on that day</span>{/if}
-                            {#if latest.happened_on[question.key]}<span class="text-muted"> · on {latest.happened_on[question.key]}</span>{/if}
-                            {#if latest.ends_on[question.key]}<span class="text-muted"> · until {latest.ends_on[question.key]}</span>{/if}
+                        <li class="border-t border-rule py-1.5">
+                            {question.text}
+                            {#if question.key === 'flag.pregnancy' && latest.pregnancy_weeks}<span class="text-muted">
+                                    · {latest.pregnancy_weeks} weeks on that day</span
+                                >{/if}
+                            {#if latest.happened_on[question.key]}<span class="text-muted">
+                                    · on {latest.happened_on[question.key]}</span
+                                >{/if}
+                            {#if latest.ends_on[question.key]}<span class="text-muted">
+                                    · until {latest.ends_on[question.key]}</span
+                                >{/if}
                         </li>
                     {/each}
                 </ul>
-                {#if latest.remark}<p class="mt-3 border-t border-rule pt-2 whitespace-pre-line">{latest.remark}</p>{/if}
+                {#if latest.remark}<p class="mt-3 border-t border-rule pt-2 whitespace-pre-line">
+                        {latest.remark}
+                    </p>{/if}
                 <div class="mt-5 flex gap-3">
-                    {#if patient.obstacle === null}<Button href="/patients/{patient.id}/bench">To the Bench</Button>{/if}
+                    {#if patient.obstacle === null}<Button href="/patients/{patient.id}/bench">To the Bench</Button
+                        >{/if}
                     <Button outline onclick={again}>Anything new? Screen again</Button>
                 </div>
             </div>
             <RedFlagActions {patient} flags={red_flags} {exercises} />
         </div>
         {#if history.length > 1}
-            <details class="mt-6 border-t border-rule pt-2"><summary class="cursor-pointer font-semibold">Earlier screenings ({history.length - 1})</summary>
-                <ul>{#each history.slice(1) as past, index (index)}<li class="border-t border-rule py-1.5"><strong>{past.on}</strong> <span class="text-muted">by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span></li>{/each}</ul></details>
+            <details class="mt-6 border-t border-rule pt-2">
+                <summary class="cursor-pointer font-semibold">Earlier screenings ({history.length - 1})</summary>
+                <ul>
+                    {#each history.slice(1) as past, index (index)}<li class="border-t border-rule py-1.5">
+                            <strong>{past.on}</strong>
+                            <span class="text-muted"
+                                >by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span
+                            ><span class="block"
+                                >{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span
+                            >
+                        </li>{/each}
+                </ul>
+            </details>
         {/if}
     {:else}
-        {#if latest === null && openFlags.length > 0}<div class="max-w-[40rem] pt-4"><RedFlagActions {patient} flags={openFlags} {exercises} /></div>{/if}
+        {#if latest === null && openFlags.length > 0}<div class="max-w-[40rem] pt-4">
+                <RedFlagActions {patient} flags={openFlags} {exercises} />
+            </div>{/if}
         <form onsubmit={submit} class="pt-4" novalidate>
-            <p class="mb-4 max-w-[46rem] text-muted">Ask in your own words. This supports your judgement and does not diagnose; local protocols come first. A yes under “Refer first” keeps any programme from being issued until you record what was done.</p>
+            <p class="mb-4 max-w-[46rem] text-muted">
+                Ask in your own words. This supports your judgement and does not diagnose; local protocols come first. A
+                yes under “Refer first” keeps any programme from being issued until you record what was done.
+            </p>
             {#each questions as group (group.title)}
                 <fieldset class="mb-5 border-t {group.red ? 'border-clay' : 'border-ink/40'} pt-2">
-                    <legend class="float-left mr-4 font-serif text-[1.05rem] font-semibold {group.red ? 'text-clay' : ''}">{group.title}</legend>
+                    <legend
+                        class="float-left mr-4 font-serif text-[1.05rem] font-semibold {group.red ? 'text-clay' : ''}"
+                        >{group.title}</legend
+                    >
                     <div class="min-h-7 text-right">
                         {#if group.red}<span class="text-sm text-muted">{group.source}</span>
-                        {:else}<button type="button" class="plain text-sm" onclick={() => restNo(group)}>The rest: no<span class="visually-hidden"> under {group.title}</span></button>{/if}
+                        {:else}<button type="button" class="plain text-sm" onclick={() => restNo(group)}
+                                >The rest: no<span class="visually-hidden"> under {group.title}</span></button
+                            >{/if}
                     </div>
                     <div class="clear-both grid gap-x-10 md:grid-cols-2">
                         {#each group.questions as question (question.key)}
@@ -140,15 +239,46 @@
                                 {#if form.answers[question.key] && !group.red}
                                     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 pt-1 text-sm">
                                         {#if question.key === 'flag.pregnancy'}
-                                            <label class="flex items-center gap-2">Weeks today <Input class="w-20" size="sm" inputmode="numeric" bind:value={form.pregnancy_weeks} /></label>
+                                            <label class="flex items-center gap-2"
+                                                >Weeks today <Input
+                                                    class="w-20"
+                                                    size="sm"
+                                                    inputmode="numeric"
+                                                    bind:value={form.pregnancy_weeks}
+                                                /></label
+                                            >
                                         {/if}
                                         {#if question.weeks}
-                                            <label class="flex items-center gap-2">When <Input class="w-40" size="sm" type="date" bind:value={form.happened_on[question.key]} /></label>
-                                            {#if question.gas}<label class="flex items-center gap-2"><input type="checkbox" class="size-4 rounded-sm border-gray-300 text-primary-700" bind:checked={form.with_gas} />with gas</label>{/if}
+                                            <label class="flex items-center gap-2"
+                                                >When <Input
+                                                    class="w-40"
+                                                    size="sm"
+                                                    type="date"
+                                                    bind:value={form.happened_on[question.key]}
+                                                /></label
+                                            >
+                                            {#if question.gas}<label class="flex items-center gap-2"
+                                                    ><input
+                                                        type="checkbox"
+                                                        class="size-4 rounded-sm border-gray-300 text-primary-700"
+                                                        bind:checked={form.with_gas}
+                                                    />with gas</label
+                                                >{/if}
                                         {/if}
-                                        <label class="flex items-center gap-2">{question.weeks ? 'Until, if not by that date' : 'Until (optional)'} <Input class="w-40" size="sm" type="date" bind:value={form.ends_on[question.key]} /></label>
+                                        <label class="flex items-center gap-2"
+                                            >{question.weeks ? 'Until, if not by that date' : 'Until (optional)'}
+                                            <Input
+                                                class="w-40"
+                                                size="sm"
+                                                type="date"
+                                                bind:value={form.ends_on[question.key]}
+                                            /></label
+                                        >
                                     </div>
-                                    {@const problem = (form.errors as Record<string, string>)[`happened_on.${question.key}`] ?? (form.errors as Record<string, string>)[`ends_on.${question.key}`] ?? (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
+                                    {@const problem =
+                                        (form.errors as Record<string, string>)[`happened_on.${question.key}`] ??
+                                        (form.errors as Record<string, string>)[`ends_on.${question.key}`] ??
+                                        (question.key === 'flag.pregnancy' ? form.errors.pregnancy_weeks : undefined)}
                                     {#if problem}<p class="text-sm font-semibold text-clay">{problem}</p>{/if}
                                 {/if}
                             </div>
@@ -160,9 +290,18 @@
             <Textarea id="remark" rows={2} class="mt-1 w-full max-w-[46rem]" bind:value={form.remark} />
             <div class="sticky bottom-0 mt-4 flex items-center gap-5 border-t border-ink bg-paper py-3">
                 <Button type="submit" disabled={form.processing}>Keep the screening</Button>
-                {#if latest}<Button outline onclick={() => { asking = false; kept.forget(); }}>Leave it as it was</Button>{/if}
-                <span class={open > 0 ? 'text-muted' : 'text-moss'} role="status">{open > 0 ? `${plural(open, 'question', 'questions')} open` : 'All answered'}</span>
-                {#if form.errors.answers}<span class="font-semibold text-clay" role="alert">{form.errors.answers}</span>{/if}
+                {#if latest}<Button
+                        outline
+                        onclick={() => {
+                            asking = false;
+                            kept.forget();
+                        }}>Leave it as it was</Button
+                    >{/if}
+                <span class={open > 0 ? 'text-muted' : 'text-moss'} role="status"
+                    >{open > 0 ? `${plural(open, 'question', 'questions')} open` : 'All answered'}</span
+                >
+                {#if form.errors.answers}<span class="font-semibold text-clay" role="alert">{form.errors.answers}</span
+                    >{/if}
             </div>
         </form>
     {/if}

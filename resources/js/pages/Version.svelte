@@ -45,16 +45,38 @@
 
     let { patient, version }: { patient: PatientHead; version: Version } = $props();
 
-    const days = (numbers: number[]): string => (numbers.length === 7 ? 'every day' : numbers.map((n) => WEEKDAYS[n - 1]?.slice(0, 3)).join(', '));
+    const days = (numbers: number[]): string =>
+        numbers.length === 7 ? 'every day' : numbers.map((n) => WEEKDAYS[n - 1]?.slice(0, 3)).join(', ');
+
+    const inForce = $derived(version.in_force_from + (version.ends_on ? ` to ${version.ends_on}` : ''));
+    const place = (item: { position: string; props: string[] }): string =>
+        item.props.length > 0 ? `${item.position}, with ${item.props.join(', ')}` : item.position;
 </script>
 
 <Room title="Version {version.number} for {patient.name}">
     <PatientBar {patient} here="version" note="version {version.number}, as issued" />
-    <p class="pt-4">Issued by {version.by} on {version.issued_on}. In force from {version.in_force_from}{version.ends_on ? ` to ${version.ends_on}` : ''}; review {version.review_on}. Rated before and after: {version.rated_symptom}. School: {version.school}.</p>
-    {#if version.goal}<p class="mt-1">Goal: {version.goal.words ? `“${version.goal.words}”, ` : ''}{version.goal.summary}.</p>{/if}
+    <p class="pt-4">
+        Issued by {version.by} on {version.issued_on}. In force from {inForce}; review {version.review_on}. Rated before
+        and after: {version.rated_symptom}. School: {version.school}.
+    </p>
+    {#if version.goal}<p class="mt-1">
+            Goal: {version.goal.words ? `“${version.goal.words}”, ` : ''}{version.goal.summary}.
+        </p>{/if}
     {#if version.reason}<p class="mt-1">Why it changed: {version.reason}</p>{/if}
     {#if version.patient_note}<p class="mt-1 whitespace-pre-line">For the patient: {version.patient_note}</p>{/if}
-    <p class="mt-2 flex gap-5"><a class="linklike" href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}" target="_blank" rel="noopener">Patient sheet (PDF)</a> <a class="linklike" href="/patients/{patient.id}/versions/{version.number}/programme.json{version.query}" download>Programme as a file</a></p>
+    <p class="mt-2 flex gap-5">
+        <a
+            class="linklike"
+            href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}"
+            target="_blank"
+            rel="noopener">Patient sheet (PDF)</a
+        >
+        <a
+            class="linklike"
+            href="/patients/{patient.id}/versions/{version.number}/programme.json{version.query}"
+            download>Programme as a file</a
+        >
+    </p>
     {#each version.items as item (item.lineage)}
         <section class="mt-5 border-t border-ink pt-4">
             <h2 class="text-lg">{item.name}: {item.summary}</h2>
@@ -64,14 +86,20 @@
                     <div class="mt-3"><Numbers figures={item.figures} /></div>
                 </div>
                 <div>
-                    <p>{item.position}{item.props.length > 0 ? `, with ${item.props.join(', ')}` : ''}; in by {item.route_in}, out by {item.route_out}; size: {item.effort}.</p>
-                    {#if item.steps.length > 0}<ol class="mt-2 list-decimal pl-5 text-[0.925rem]">{#each item.steps as step, index (index)}<li>{step}</li>{/each}</ol>{/if}
+                    <p>
+                        {place(item)}; in by {item.route_in}, out by {item.route_out}; size: {item.effort}.
+                    </p>
+                    {#if item.steps.length > 0}<ol class="mt-2 list-decimal pl-5 text-[0.925rem]">
+                            {#each item.steps as step, index (index)}<li>{step}</li>{/each}
+                        </ol>{/if}
                     {#if item.as_needed}<p class="mt-2">As needed: {item.as_needed}.</p>{/if}
                     {#if item.why}<p class="mt-2">Why: {item.why}</p>{/if}
                     {#if item.short}<p class="mt-2 text-muted">Short version: {item.short}.</p>{/if}
                     <ul class="mt-3">
                         {#each item.fields.anchors as anchor (anchor.anchor)}
-                            <li class="border-t border-rule py-1">{anchor.label}, {anchor.from} to {anchor.to}, {days(anchor.days)}</li>
+                            <li class="border-t border-rule py-1">
+                                {anchor.label}, {anchor.from} to {anchor.to}, {days(anchor.days)}
+                            </li>
                         {/each}
                     </ul>
                 </div>

@@ -5,15 +5,26 @@
     import { formToken, Refusal, sendJson } from '../shared/http';
     import { Recorder, wav } from '../lib/recorder';
 
-    interface Kept { ms: number; loudness: number; hash: string }
-    interface Line { line: string; text: string; longest_s: number; kept: Kept | null }
+    interface Kept {
+        ms: number;
+        loudness: number;
+        hash: string;
+    }
+    interface Line {
+        line: string;
+        text: string;
+        longest_s: number;
+        kept: Kept | null;
+    }
 
     let { lines }: { lines: Line[] } = $props();
 
     /** The microphone hears a little more than fits, so that what is too long can be told. */
     const BEFORE_AND_AFTER_S = 1.2;
 
-    let kept = $state<Record<string, Kept | null>>(untrack(() => Object.fromEntries(lines.map((each) => [each.line, each.kept]))));
+    let kept = $state<Record<string, Kept | null>>(
+        untrack(() => Object.fromEntries(lines.map((each) => [each.line, each.kept]))),
+    );
     let recording = $state<string | null>(null);
     let busy = $state<string | null>(null);
     let trouble = $state<{ line: string; text: string } | null>(null);
@@ -29,7 +40,11 @@
         { title: 'Instructions', lines: lines.filter((each) => each.longest_s >= 2) },
     ]);
 
-    onMount(() => () => { clearTimeout(timer); void recorder?.stop().catch(() => undefined); void context?.close(); });
+    onMount(() => () => {
+        clearTimeout(timer);
+        void recorder?.stop().catch(() => undefined);
+        void context?.close();
+    });
 
     async function record(line: Line): Promise<void> {
         if (recording) return stop();
@@ -37,7 +52,10 @@
         try {
             recorder = await Recorder.start();
         } catch {
-            trouble = { line: line.line, text: 'There is no microphone, or this page may not use it. Allow it in the browser and try again.' };
+            trouble = {
+                line: line.line,
+                text: 'There is no microphone, or this page may not use it. Allow it in the browser and try again.',
+            };
             return;
         }
         recording = line.line;
@@ -55,14 +73,25 @@
         try {
             kept[line] = await send(line, wav(await from.stop()));
         } catch (problem) {
-            trouble = { line, text: problem instanceof Refusal ? problem.message : 'It could not be kept. Check the connection and record it again.' };
+            trouble = {
+                line,
+                text:
+                    problem instanceof Refusal
+                        ? problem.message
+                        : 'It could not be kept. Check the connection and record it again.',
+            };
         } finally {
             busy = null;
         }
     }
 
     async function send(line: string, body: Blob): Promise<Kept> {
-        const response = await fetch(`/voice/${line}`, { method: 'POST', credentials: 'same-origin', headers: { 'Accept': 'application/json', 'Content-Type': 'audio/wav', ...formToken() }, body });
+        const response = await fetch(`/voice/${line}`, {
+            method: 'POST',
+            credentials: 'same-origin',
+            headers: { Accept: 'application/json', 'Content-Type': 'audio/wav', ...formToken() },
+            body,
+        });
         const answer = (await response.json().catch(() => ({}))) as Kept & { message?: string };
         if (!response.ok) throw new Refusal(response.status, answer.message ?? 'It could not be kept.');
         return answer;
@@ -87,15 +116,27 @@
     <div class="grid gap-x-12 gap-y-6 pt-5 md:grid-cols-[1fr_2fr]">
         <section>
             <h1 class="text-[1.45rem]">My voice</h1>
-            <p class="mt-2">Say each line once, in the calm voice that you use in the room. It is cut to what was said and brought to one loudness. On your patients’ devices it takes the place of the tone, on the beat; where a line is missing, the tone stays.</p>
+            <p class="mt-2">
+                Say each line once, in the calm voice that you use in the room. It is cut to what was said and brought
+                to one loudness. On your patients’ devices it takes the place of the tone, on the beat; where a line is
+                missing, the tone stays.
+            </p>
             <p class="mt-2 text-muted">{done} of {lines.length} recorded. Only your own patients hear it.</p>
             {#if next}
                 <p class="mt-5 text-sm text-muted">Next line</p>
                 <p class="font-serif text-[2rem] font-semibold">{next.text}</p>
-                <Button class="mt-2" disabled={busy !== null} onclick={() => record(next)}>{recording === next.line ? 'Stop' : recording ? 'Stop the other first' : 'Record this line'}</Button>
+                <Button class="mt-2" disabled={busy !== null} onclick={() => record(next)}
+                    >{recording === next.line
+                        ? 'Stop'
+                        : recording
+                          ? 'Stop the other first'
+                          : 'Record this line'}</Button
+                >
             {:else}<p class="mt-5 text-moss" role="status">Every line is recorded.</p>{/if}
             {#if recording}<p class="mt-2 font-semibold text-clay" role="status">Recording: speak now.</p>{/if}
-            {#if trouble}<p class="mt-2 font-semibold text-clay" role="alert">“{lines.find((each) => each.line === trouble?.line)?.text}”: {trouble.text}</p>{/if}
+            {#if trouble}<p class="mt-2 font-semibold text-clay" role="alert">
+                    “{lines.find((each) => each.line === trouble?.line)?.text}”: {trouble.text}
+                </p>{/if}
         </section>
         <div class="grid gap-6 md:grid-cols-3">
             {#each groups as group (group.title)}
@@ -105,14 +146,40 @@
                         {#each group.lines as line (line.line)}
                             {@const clip = kept[line.line]}
                             <li class="border-t border-rule py-1.5">
-                                <span class="flex items-baseline justify-between gap-2"><strong>{line.text}</strong><span class="text-sm whitespace-nowrap text-muted">{clip ? `${(clip.ms / 1000).toFixed(2)} s` : `at most ${line.longest_s} s`}</span></span>
+                                <span class="flex items-baseline justify-between gap-2"
+                                    ><strong>{line.text}</strong><span class="text-sm whitespace-nowrap text-muted"
+                                        >{clip
+                                            ? `${(clip.ms / 1000).toFixed(2)} s`
+                                            : `at most ${line.longest_s} s`}</span
+                                    ></span
+                                >
                                 <span class="flex gap-3 text-sm">
                                     {#if clip}
-                                        <button type="button" class="linklike" onclick={() => hear(line.line)}>Hear<span class="visually-hidden"> {line.text}</span></button>
-                                        <button type="button" class="linklike" disabled={busy !== null || (recording !== null && recording !== line.line)} onclick={() => record(line)}>{recording === line.line ? 'Stop' : 'Again'}<span class="visually-hidden"> {line.text}</span></button>
-                                        <button type="button" class="linklike" onclick={() => remove(line.line)}>Remove<span class="visually-hidden"> {line.text}</span></button>
+                                        <button type="button" class="linklike" onclick={() => hear(line.line)}
+                                            >Hear<span class="visually-hidden"> {line.text}</span></button
+                                        >
+                                        <button
+                                            type="button"
+                                            class="linklike"
+                                            disabled={busy !== null || (recording !== null && recording !== line.line)}
+                                            onclick={() => record(line)}
+                                            >{recording === line.line ? 'Stop' : 'Again'}<span class="visually-hidden">
+                                                {line.text}</span
+                                            ></button
+                                        >
+                                        <button type="button" class="linklike" onclick={() => remove(line.line)}
+                                            >Remove<span class="visually-hidden"> {line.text}</span></button
+                                        >
                                     {:else if line.line !== next?.line}
-                                        <button type="button" class="linklike" disabled={busy !== null || (recording !== null && recording !== line.line)} onclick={() => record(line)}>{recording === line.line ? 'Stop' : 'Record'}<span class="visually-hidden"> {line.text}</span></button>
+                                        <button
+                                            type="button"
+                                            class="linklike"
+                                            disabled={busy !== null || (recording !== null && recording !== line.line)}
+                                            onclick={() => record(line)}
+                                            >{recording === line.line ? 'Stop' : 'Record'}<span class="visually-hidden">
+                                                {line.text}</span
+                                            ></button
+                                        >
                                     {/if}
                                 </span>
                             </li>

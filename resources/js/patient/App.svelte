@@ -21,7 +21,16 @@
     import Tabs, { TABS, type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
     import { has, t } from './words';
-    import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayData, TodayItem, TodaySlot } from './types';
+    import type {
+        Bundle,
+        DeviceState,
+        NeededData,
+        Playable,
+        PracticeOf,
+        TodayData,
+        TodayItem,
+        TodaySlot,
+    } from './types';
 
     type Practising = { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf };
 
@@ -43,7 +52,13 @@
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
     const isEntering = location.pathname === '/enter';
     const today = $derived(bundle ? presentDay(bundle, now + offset) : null);
-    const title = $derived(practising ? t(practising.item.name) : has(`patient.tabs.${view}`) ? t(`patient.tabs.${view}`) : t('patient.today.tab'));
+    const title = $derived(
+        practising
+            ? t(practising.item.name)
+            : has(`patient.tabs.${view}`)
+              ? t(`patient.tabs.${view}`)
+              : t('patient.today.tab'),
+    );
 
     function viewOf(path: string): string {
         return path.startsWith('/my/') ? path.slice(4) : 'today';
@@ -53,14 +68,26 @@
         const stop: (() => void)[] = [];
         void begin(stop);
         const back = (): void => onBack();
-        const awake = (): void => { now = Date.now(); if (document.visibilityState === 'visible' && device?.state === 'ready' && !practising) void load(); };
+        const awake = (): void => {
+            now = Date.now();
+            if (document.visibilityState === 'visible' && device?.state === 'ready' && !practising) void load();
+        };
         window.addEventListener('popstate', back);
         window.addEventListener('online', awake);
         document.addEventListener('visibilitychange', awake);
         // A day may begin or a window close while the page is open.
-        const clock = setInterval(() => { now = Date.now(); }, 30_000);
-        stop.push(() => { window.removeEventListener('popstate', back); window.removeEventListener('online', awake); document.removeEventListener('visibilitychange', awake); clearInterval(clock); });
-        return () => { for (const each of stop) each(); };
+        const clock = setInterval(() => {
+            now = Date.now();
+        }, 30_000);
+        stop.push(() => {
+            window.removeEventListener('popstate', back);
+            window.removeEventListener('online', awake);
+            document.removeEventListener('visibilitychange', awake);
+            clearInterval(clock);
+        });
+        return () => {
+            for (const each of stop) each();
+        };
     });
 
     async function begin(stop: (() => void)[]): Promise<void> {
@@ -69,7 +96,14 @@
         offset = await clockOffset();
         await outbox.open();
         await outbox.recoverUnfinished();
-        stop.push(outbox.keepTrying(), outbox.onChange((delivered) => { if (!delivered || practising) return; if (device?.state === 'ready') void load(true); else if (device?.state === 'locked') void atHand(); }));
+        stop.push(
+            outbox.keepTrying(),
+            outbox.onChange((delivered) => {
+                if (!delivered || practising) return;
+                if (device?.state === 'ready') void load(true);
+                else if (device?.state === 'locked') void atHand();
+            }),
+        );
         // What this tab had open is shown at once, and then as the server has it.
         if (!isEntering && isMarkedOpen() && (await canOpen())) await openKept();
         await look();
@@ -114,20 +148,27 @@
             await store.forgetKept();
             await outbox.forgetDelivered(outbox.delivered());
         }
-        if (state.state === 'ready') { markOpen(true); needed ??= await keptPage('needed'); await load(); }
+        if (state.state === 'ready') {
+            markOpen(true);
+            needed ??= await keptPage('needed');
+            await load();
+        }
         if (state.state === 'locked' || state.state === 'locked-out') await atHand();
     }
 
     /** Help for breathlessness is at hand before the PIN. */
     async function atHand(): Promise<void> {
         try {
-            await fetchPage('needed', (fresh) => { needed = fresh; outbox.belongTo(fresh.owner); });
+            await fetchPage('needed', (fresh) => {
+                needed = fresh;
+                outbox.belongTo(fresh.owner);
+            });
         } catch {
             needed = await keptPage('needed');
         }
     }
 
-    /** A link was confirmed: from here on this is the patient's own page, opened anew so that the worker is its own too. */
+    /** A link was confirmed: from now on this is the patient's own page, opened anew so that the worker is its own. */
     async function entered(): Promise<void> {
         await store.forgetKept();
         location.replace('/my');
@@ -143,7 +184,11 @@
 
     async function tryHere(pin: string): Promise<true | number> {
         const result = await tryPin(pin);
-        if (result === true) { turn++; typedPin = pin; await openKept(); }
+        if (result === true) {
+            turn++;
+            typedPin = pin;
+            await openKept();
+        }
         return result;
     }
 
@@ -159,9 +204,13 @@
                 trouble = '';
             });
             offset = await clockOffset();
-            if (mine === turn) void fetchAhead(hasChanged).then(async () => { needed ??= await keptPage('needed'); });
+            if (mine === turn)
+                void fetchAhead(hasChanged).then(async () => {
+                    needed ??= await keptPage('needed');
+                });
         } catch (problem) {
-            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401)) return mine === turn ? lockedMeanwhile() : undefined;
+            if (problem instanceof Refusal && (problem.status === 423 || problem.status === 401))
+                return mine === turn ? lockedMeanwhile() : undefined;
             isOffline = true;
             bundle ??= await keptPage('today');
             if (!bundle) trouble = t(problem instanceof Refusal ? 'patient.trouble.server' : 'patient.trouble.network');
@@ -191,7 +240,12 @@
         typedPin = '';
         bundle = null;
         go('today');
-        try { await arrive(await api.lock()); } catch { device = { state: 'locked' }; await atHand(); }
+        try {
+            await arrive(await api.lock());
+        } catch {
+            device = { state: 'locked' };
+            await atHand();
+        }
     }
 
     function go(to: string): void {
@@ -206,24 +260,41 @@
         if (!isAlready) go('practice');
     }
 
-    const of = (page: TodayData, versionId: number, credit: PracticeOf['credit'] = 'mine'): PracticeOf =>
-        ({ version_id: versionId, rated_symptom: page.day.rated_symptom ?? '', owner: page.owner, help: page, rules: page.rules, credit });
+    const of = (page: TodayData, versionId: number, credit: PracticeOf['credit'] = 'mine'): PracticeOf => ({
+        version_id: versionId,
+        rated_symptom: page.day.rated_symptom ?? '',
+        owner: page.owner,
+        help: page,
+        rules: page.rules,
+        credit,
+    });
 
     function beginToday(item: TodayItem, slot: TodaySlot | null, isShort = false): void {
         if (today) practise(item, slot, isShort, of(today, today.day.version_id ?? 0));
     }
 
-    /** The recovery that was agreed; where none was, or nobody has entered a PIN, the one that is the same for everyone. */
+    /** The recovery that was agreed; where none was, or without a PIN yet, the one that is the same for everyone. */
     const onrecover = $derived.by((): (() => void) | undefined => {
         const page = device?.state === 'ready' ? today : null;
         const agreed = page?.recovery;
         if (page && agreed) return () => practise(agreed.item, null, false, of(page, agreed.version_id));
         if (!needed) return undefined;
         const everyones = needed;
-        return () => practise(everyones.item, null, false, { version_id: 0, rated_symptom: '', owner: everyones.owner, help: everyones, rules: everyones.rules, credit: page ? 'nobody' : 'ask' });
+        return () =>
+            practise(everyones.item, null, false, {
+                version_id: 0,
+                rated_symptom: '',
+                owner: everyones.owner,
+                help: everyones,
+                rules: everyones.rules,
+                credit: page ? 'nobody' : 'ask',
+            });
     });
 
-    const leave = (): void => { if (TABS.includes(view as Tab)) onBack(); else history.back(); };
+    const leave = (): void => {
+        if (TABS.includes(view as Tab)) onBack();
+        else history.back();
+    };
 
     /** The Back button ends a practice as far as it got. */
     function onBack(): void {
@@ -247,7 +318,15 @@
 {#if isEntering && device && (token || device.state === 'unknown') && location.pathname === '/enter'}
     <Enter {token} onentered={entered} />
 {:else if practising}
-    {#key practising}<Practice item={practising.item} played={practising.played} isShort={practising.isShort} slot={practising.slot} of={practising.of} {onrecover} onleave={leave} />{/key}
+    {#key practising}<Practice
+            item={practising.item}
+            played={practising.played}
+            isShort={practising.isShort}
+            slot={practising.slot}
+            of={practising.of}
+            {onrecover}
+            onleave={leave}
+        />{/key}
 {:else if device?.state === 'unknown'}
     <Enter token="" onentered={entered} />
 {:else if device?.state === 'consent'}
@@ -255,7 +334,14 @@
 {:else if device?.state === 'pin'}
     <Pin mode="choose" onopen={opened} />
 {:else if device?.state === 'locked' || device?.state === 'locked-out'}
-    <Pin mode="unlock" isLockedOut={device.state === 'locked-out'} {isOffline} {onrecover} onopen={opened} ontry={tryHere} />
+    <Pin
+        mode="unlock"
+        isLockedOut={device.state === 'locked-out'}
+        {isOffline}
+        {onrecover}
+        onopen={opened}
+        ontry={tryHere}
+    />
 {:else if today && device?.state === 'ready'}
     {#if view === 'questions' && answering}
         <Form form={answering} help={today} onleave={leave} />
@@ -267,7 +353,19 @@
         {:else if view === 'progress'}<Progress />
         {:else if view === 'sheet'}<Sheet {isOffline} />
         {:else if view === 'settings'}<Settings example={today.items[0] ?? null} onsignedout={signedOut} />
-        {:else}<Today {today} {isOffline} {offset} onbegin={beginToday} onform={(form) => { answering = form; go('questions'); }} oncheck={() => go('check')} onlock={lock} {onrecover} />{/if}
+        {:else}<Today
+                {today}
+                {isOffline}
+                {offset}
+                onbegin={beginToday}
+                onform={(form) => {
+                    answering = form;
+                    go('questions');
+                }}
+                oncheck={() => go('check')}
+                onlock={lock}
+                {onrecover}
+            />{/if}
     {/if}
 {:else}
     <main>

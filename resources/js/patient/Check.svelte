@@ -16,12 +16,17 @@
     let main: HTMLButtonElement | undefined = $state();
 
     onMount(() => () => clearInterval(timer));
-    $effect(() => { void shown; main?.focus(); });
+    $effect(() => {
+        void shown;
+        main?.focus();
+    });
 
     const rate = $derived.by(() => {
         const first = taps[0];
         const last = taps[taps.length - 1];
-        return first === undefined || last === undefined || last === first ? 0 : (60_000 * (taps.length - 1)) / (last - first);
+        return first === undefined || last === undefined || last === first
+            ? 0
+            : (60_000 * (taps.length - 1)) / (last - first);
     });
 
     function begin(): void {
@@ -44,7 +49,10 @@
 
     function finish(): void {
         clearInterval(timer);
-        if (taps.length < LEAST) { shown = 'too-few'; return; }
+        if (taps.length < LEAST) {
+            shown = 'too-few';
+            return;
+        }
         const uuid = outbox.newId();
         void outbox.enqueue('check', uuid, { uuid, taken_at: takenAt, taps: $state.snapshot(taps) });
         shown = 'done';
@@ -52,14 +60,30 @@
 </script>
 
 <main>
-    <div class="row"><h1>{t('patient.check.title')}</h1><button type="button" class="button plain" onclick={onleave}>{t(shown === 'done' ? 'patient.practice.back' : 'patient.check.leave')}</button></div>
+    <div class="row">
+        <h1>{t('patient.check.title')}</h1>
+        <button type="button" class="button plain" onclick={onleave}
+            >{t(shown === 'done' ? 'patient.practice.back' : 'patient.check.leave')}</button
+        >
+    </div>
     {#if shown === 'ready'}
         <p>{t('patient.check.intro')}</p>
         <button type="button" class="button" bind:this={main} onclick={begin}>{t('patient.check.begin')}</button>
     {:else if shown === 'tapping'}
         <p class="left" aria-hidden="true">{left}</p>
         <p class="muted">{tn('patient.check.taps', taps.length)}</p>
-        <button type="button" class="button tap" bind:this={main} onpointerdown={tap} onkeydown={(event) => { if ((event.key === ' ' || event.key === 'Enter') && !event.repeat) { event.preventDefault(); tap(event); } }}>{t('patient.check.tap')}</button>
+        <button
+            type="button"
+            class="button tap"
+            bind:this={main}
+            onpointerdown={tap}
+            onkeydown={(event) => {
+                if ((event.key === ' ' || event.key === 'Enter') && !event.repeat) {
+                    event.preventDefault();
+                    tap(event);
+                }
+            }}>{t('patient.check.tap')}</button
+        >
     {:else if shown === 'done'}
         <p role="status">{t('patient.check.done', { rate: rate.toFixed(0) })} {t('patient.check.kept')}</p>
         <button type="button" class="button" bind:this={main} onclick={onleave}>{t('patient.stopped.to-today')}</button>
@@ -70,6 +94,14 @@
 </main>
 
 <style>
-    .left { font-family: var(--serif); font-size: 5rem; line-height: 1; }
-    .tap { min-height: 14rem; font-size: 1.35rem; touch-action: manipulation; }
+    .left {
+        font-family: var(--serif);
+        font-size: 5rem;
+        line-height: 1;
+    }
+    .tap {
+        min-height: 14rem;
+        font-size: 1.35rem;
+        touch-action: manipulation;
+    }
 </style>

@@ -15,7 +15,10 @@
         try {
             onaccepted(await api.consent(device.consent?.version ?? ''));
         } catch (problem) {
-            error = problem instanceof Refusal ? problem.message || t('patient.trouble.server') : t('patient.trouble.network');
+            error =
+                problem instanceof Refusal
+                    ? problem.message || t('patient.trouble.server')
+                    : t('patient.trouble.network');
         } finally {
             busy = false;
         }
@@ -27,7 +30,10 @@
     <p class="muted">{device.clinic}. {t('patient.consent.intro')}</p>
     <ul class="lines">
         {#each device.consent?.paragraphs ?? [] as paragraph (paragraph.title)}
-            <li><h2>{paragraph.title}</h2><p>{paragraph.text}</p></li>
+            <li>
+                <h2>{paragraph.title}</h2>
+                <p>{paragraph.text}</p>
+            </li>
         {/each}
     </ul>
     {#if error}<p class="error" role="alert">{error}</p>{/if}

@@ -22,7 +22,10 @@
             await api.access(withToken ? { token } : { code });
             onentered();
         } catch (problem) {
-            error = problem instanceof Refusal ? problem.message || t('patient.trouble.server') : t('patient.trouble.network');
+            error =
+                problem instanceof Refusal
+                    ? problem.message || t('patient.trouble.server')
+                    : t('patient.trouble.network');
             if (withToken && problem instanceof Refusal && problem.status === 422) tokenFailed = true;
         } finally {
             busy = false;
@@ -37,8 +40,16 @@
         {#if !withToken}
             <div class="stack">
                 <label for="code">{t('patient.enter.code')}</label>
-                <input id="code" class="input" autocomplete="one-time-code" autocapitalize="characters" spellcheck="false" bind:value={code}
-                    aria-invalid={error ? 'true' : undefined} aria-describedby="code-hint" />
+                <input
+                    id="code"
+                    class="input"
+                    autocomplete="one-time-code"
+                    autocapitalize="characters"
+                    spellcheck="false"
+                    bind:value={code}
+                    aria-invalid={error ? 'true' : undefined}
+                    aria-describedby="code-hint"
+                />
                 <p id="code-hint" class="small muted">{t('patient.enter.code-hint')}</p>
             </div>
         {/if}

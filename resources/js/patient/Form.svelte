@@ -22,10 +22,18 @@
     const isUrgent = $derived(form.questions.some((question) => question.urgent && answers[question.key] === 1));
 
     const isAlone = $derived(form.questions.some((question) => question.crisis && answers[question.key] === 1));
-    const isOtherUrgent = $derived(form.questions.some((question) => question.urgent && !question.crisis && answers[question.key] === 1));
+    const isOtherUrgent = $derived(
+        form.questions.some((question) => question.urgent && !question.crisis && answers[question.key] === 1),
+    );
 
-    onDestroy(() => { if (timer) void put(); });
-    onMount(() => outbox.onChange((delivered) => { if (delivered) isWaiting = false; }));
+    onDestroy(() => {
+        if (timer) void put();
+    });
+    onMount(() =>
+        outbox.onChange((delivered) => {
+            if (delivered) isWaiting = false;
+        }),
+    );
 
     function give(key: string, value: number): void {
         answers[key] = value;
@@ -37,7 +45,13 @@
     function put(done = false, withGaps = false): Promise<void> {
         clearTimeout(timer);
         timer = undefined;
-        return outbox.enqueue('form', ITEM, { form: form.id, answers: $state.snapshot(answers), done, with_gaps: withGaps, answered_at: new Date().toISOString() });
+        return outbox.enqueue('form', ITEM, {
+            form: form.id,
+            answers: $state.snapshot(answers),
+            done,
+            with_gaps: withGaps,
+            answered_at: new Date().toISOString(),
+        });
     }
 
     /** Answers that have not been sent within a moment wait here, and it says so. */
@@ -66,7 +80,8 @@
             <h2>{t('patient.form.urgent')}</h2>
             {#if isAlone}
                 <p>{t('patient.form.suicide')}</p>
-                {#if help.crisis}<a class="button call" href="tel:{help.crisis.replaceAll(' ', '')}">{help.crisis}</a>{/if}
+                {#if help.crisis}<a class="button call" href="tel:{help.crisis.replaceAll(' ', '')}">{help.crisis}</a
+                    >{/if}
             {/if}
             {#if isOtherUrgent}<HelpCard {help} quiet />{:else}<p><strong>{help.emergency}</strong></p>{/if}
             <p class="small">{t('patient.form.urgent-text')}</p>
@@ -77,11 +92,20 @@
         <p>{isWaiting ? t('patient.form.waits') : t('patient.form.thanks-text')}</p>
         <button type="button" class="button" onclick={onleave}>{t('patient.stopped.to-today')}</button>
     {:else}
-        <div><h1>{form.title}</h1><p class="muted">{form.intro}</p></div>
+        <div>
+            <h1>{form.title}</h1>
+            <p class="muted">{form.intro}</p>
+        </div>
         <FormQuestions questions={form.questions} {answers} onanswer={give} />
         <p class="small" role="status">{open > 0 ? tn('patient.form.open', open) : t('patient.form.all')}</p>
-        <button type="button" class="button" disabled={open > 0} onclick={() => finish(false)}>{t('patient.form.send')}</button>
-        {#if open > 0 && form.form !== 'screening' && Object.keys(answers).length > 0}<button type="button" class="button second" onclick={() => finish(true)}>{t('patient.form.send-open')}</button>{/if}
+        <button type="button" class="button" disabled={open > 0} onclick={() => finish(false)}
+            >{t('patient.form.send')}</button
+        >
+        {#if open > 0 && form.form !== 'screening' && Object.keys(answers).length > 0}<button
+                type="button"
+                class="button second"
+                onclick={() => finish(true)}>{t('patient.form.send-open')}</button
+            >{/if}
         <button type="button" class="button plain" onclick={onleave}>{t('patient.form.later')}</button>
         {#if isWaiting}<p class="small" role="status">{t('patient.form.waits')}</p>{/if}
         <p class="small muted">{t('patient.today.nobody')}</p>
@@ -91,6 +115,17 @@
 
 <style>
     /* In view wherever the question stands that brought it. */
-    .call { flex: none; display: block; text-align: center; text-decoration: none; background: var(--clay); border-color: var(--clay); }
-    .stays { position: sticky; top: 0; z-index: 1; }
+    .call {
+        flex: none;
+        display: block;
+        text-align: center;
+        text-decoration: none;
+        background: var(--clay);
+        border-color: var(--clay);
+    }
+    .stays {
+        position: sticky;
+        top: 0;
+        z-index: 1;
+    }
 </style>

@@ -4,7 +4,14 @@
     import { lengthOf, t } from './words';
     import type { NotToday, TodayItem, TodaySlot } from './types';
 
-    interface Props { item: TodayItem; slot: TodaySlot; day: string; isPaused: boolean; onshort: () => void; ondone: () => void }
+    interface Props {
+        item: TodayItem;
+        slot: TodaySlot;
+        day: string;
+        isPaused: boolean;
+        onshort: () => void;
+        ondone: () => void;
+    }
 
     let { item, slot, day, isPaused, onshort, ondone }: Props = $props();
 
@@ -13,7 +20,13 @@
     onMount(() => heading?.focus());
 
     function say(reason: NotToday): void {
-        void outbox.enqueue('put-off', `put-off:${day}:${slot.lineage}:${slot.anchor}`, { day, lineage: slot.lineage, anchor: slot.anchor, reason, said_at: new Date().toISOString() });
+        void outbox.enqueue('put-off', `put-off:${day}:${slot.lineage}:${slot.anchor}`, {
+            day,
+            lineage: slot.lineage,
+            anchor: slot.anchor,
+            reason,
+            said_at: new Date().toISOString(),
+        });
         ondone();
     }
 </script>
@@ -25,12 +38,18 @@
     <p>{t('patient.put-off.why')}</p>
 {/if}
 <div class="pairs">
-    {#each REASONS as reason (reason)}<button type="button" class="button second" onclick={() => say(reason)}>{t(`patient.put-off.reason.${reason}`)}</button>{/each}
+    {#each REASONS as reason (reason)}<button type="button" class="button second" onclick={() => say(reason)}
+            >{t(`patient.put-off.reason.${reason}`)}</button
+        >{/each}
 </div>
 <p class="small muted">{t('patient.put-off.symptoms-text')}</p>
 <button type="button" class="button plain" onclick={ondone}>{t('patient.practice.back')}</button>
 
 <style>
-    h3 { font-size: 1.1rem; }
-    h3:focus { outline: none; }
+    h3 {
+        font-size: 1.1rem;
+    }
+    h3:focus {
+        outline: none;
+    }
 </style>

@@ -46,7 +46,8 @@
     async function withoutNetwork(): Promise<void> {
         const left = mode === 'unlock' && ontry ? await ontry(pin) : null;
         if (left === null) error = t('patient.trouble.network');
-        else if (left !== true) error = left === 0 ? t('patient.trouble.network') : tn('patient.pin.wrong', left, { left });
+        else if (left !== true)
+            error = left === 0 ? t('patient.trouble.network') : tn('patient.pin.wrong', left, { left });
     }
 </script>
 
@@ -60,14 +61,31 @@
         <form class="stack" onsubmit={submit} novalidate>
             {#if mode === 'choose'}<p>{t('patient.pin.intro')}</p>{/if}
             <label for="pin">{t('patient.pin.label')}</label>
-            <input id="pin" class="input" type="password" inputmode="numeric" autocomplete={mode === 'choose' ? 'new-password' : 'current-password'} bind:value={pin}
-                aria-invalid={error ? 'true' : undefined} aria-describedby={error ? 'pin-error' : undefined} />
+            <input
+                id="pin"
+                class="input"
+                type="password"
+                inputmode="numeric"
+                autocomplete={mode === 'choose' ? 'new-password' : 'current-password'}
+                bind:value={pin}
+                aria-invalid={error ? 'true' : undefined}
+                aria-describedby={error ? 'pin-error' : undefined}
+            />
             {#if mode === 'choose'}
                 <label for="again">{t('patient.pin.again')}</label>
-                <input id="again" class="input" type="password" inputmode="numeric" autocomplete="new-password" bind:value={again} />
+                <input
+                    id="again"
+                    class="input"
+                    type="password"
+                    inputmode="numeric"
+                    autocomplete="new-password"
+                    bind:value={again}
+                />
             {/if}
             {#if error}<p id="pin-error" class="error" role="alert">{error}</p>{/if}
-            <button class="button" disabled={busy}>{t(mode === 'choose' ? 'patient.pin.keep' : 'patient.pin.unlock')}</button>
+            <button class="button" disabled={busy}
+                >{t(mode === 'choose' ? 'patient.pin.keep' : 'patient.pin.unlock')}</button
+            >
         </form>
         {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
         {#if mode === 'unlock'}<p class="small muted">{t('patient.settings.pin')}</p>{/if}

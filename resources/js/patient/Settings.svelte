@@ -8,7 +8,10 @@
     import { t, tn } from './words';
     import type { MyDevice, TodayItem } from './types';
 
-    interface Props { /** An exercise whose breath can be heard. */ example: TodayItem | null; onsignedout: () => void }
+    interface Props {
+        /** An exercise whose breath can be heard. */ example: TodayItem | null;
+        onsignedout: () => void;
+    }
 
     let { example, onsignedout }: Props = $props();
 
@@ -23,10 +26,18 @@
     const LEVELS = ['cues', 'counts', 'voice'] as const;
     const TRY_MS = 12_000;
 
-    onMount(() => { heading?.focus(); void look(); return hush; });
+    onMount(() => {
+        heading?.focus();
+        void look();
+        return hush;
+    });
 
     async function look(): Promise<void> {
-        try { devices = (await api.devices()).devices; } catch { devices = null; }
+        try {
+            devices = (await api.devices()).devices;
+        } catch {
+            devices = null;
+        }
     }
 
     function keep(): void {
@@ -44,7 +55,14 @@
         hush();
         if (!example) return;
         context = new AudioContext();
-        playing = new PlayerEngine({ ...example.timeline, segments: example.timeline.segments.filter((segment) => segment.role === 'exercise') }, context, { levels: $state.snapshot(mine) });
+        playing = new PlayerEngine(
+            {
+                ...example.timeline,
+                segments: example.timeline.segments.filter((segment) => segment.role === 'exercise'),
+            },
+            context,
+            { levels: $state.snapshot(mine) },
+        );
         playing.start();
         setTimeout(hush, TRY_MS);
     }
@@ -68,33 +86,99 @@
 
 <main>
     <h1 tabindex="-1" bind:this={heading}>{t('patient.settings.title')}</h1>
-    <section class="card quiet"><h2>{t('patient.settings.sound')}</h2>
+    <section class="card quiet">
+        <h2>{t('patient.settings.sound')}</h2>
         {#each LEVELS as level (level)}
-            <label class="stack" for={level}><span class="row"><span>{t(`patient.settings.${level}`)}</span><span class="muted small">{tn('patient.settings.level', Math.round(mine[level] * 100) === 0 ? 0 : Math.round(mine[level] * 100))}</span></span>
-                <input id={level} type="range" min="0" max="1" step="0.1" bind:value={mine[level]} onchange={keep} /></label>
+            <label class="stack" for={level}
+                ><span class="row"
+                    ><span>{t(`patient.settings.${level}`)}</span><span class="muted small"
+                        >{tn(
+                            'patient.settings.level',
+                            Math.round(mine[level] * 100) === 0 ? 0 : Math.round(mine[level] * 100),
+                        )}</span
+                    ></span
+                >
+                <input
+                    id={level}
+                    type="range"
+                    min="0"
+                    max="1"
+                    step="0.1"
+                    bind:value={mine[level]}
+                    onchange={keep}
+                /></label
+            >
         {/each}
-        {#if example}<button type="button" class="button second" onclick={hear}>{t('patient.settings.try')}</button>{/if}
+        {#if example}<button type="button" class="button second" onclick={hear}>{t('patient.settings.try')}</button
+            >{/if}
     </section>
-    <section class="card quiet"><h2>{t('patient.settings.vibration')}</h2>
-        {#if canVibrate()}<label class="row"><span>{t('patient.settings.vibration-on')}</span><input type="checkbox" bind:checked={mine.vibration} onchange={keep} /></label>
+    <section class="card quiet">
+        <h2>{t('patient.settings.vibration')}</h2>
+        {#if canVibrate()}<label class="row"
+                ><span>{t('patient.settings.vibration-on')}</span><input
+                    type="checkbox"
+                    bind:checked={mine.vibration}
+                    onchange={keep}
+                /></label
+            >
         {:else}<p class="small muted">{t('patient.settings.no-vibration')}</p>{/if}
     </section>
-    <section class="card quiet"><h2>{t('patient.settings.sight')}</h2>
-        <label class="row"><span>{t('patient.settings.contrast')}</span><input type="checkbox" bind:checked={mine.contrast} onchange={keep} /></label>
-        <label class="row"><span>{t('patient.settings.large')}</span><input type="checkbox" bind:checked={mine.large} onchange={keep} /></label>
+    <section class="card quiet">
+        <h2>{t('patient.settings.sight')}</h2>
+        <label class="row"
+            ><span>{t('patient.settings.contrast')}</span><input
+                type="checkbox"
+                bind:checked={mine.contrast}
+                onchange={keep}
+            /></label
+        >
+        <label class="row"
+            ><span>{t('patient.settings.large')}</span><input
+                type="checkbox"
+                bind:checked={mine.large}
+                onchange={keep}
+            /></label
+        >
     </section>
-    <section class="card quiet"><h2>{t('patient.settings.devices')}</h2>
+    <section class="card quiet">
+        <h2>{t('patient.settings.devices')}</h2>
         {#if devices === null}<p class="small muted">{t('patient.settings.needs-network')}</p>{/if}
         <ul class="lines">
             {#each devices ?? [] as device (device.id)}
                 <li>
-                    <div class="row"><span>{device.label}{device.here ? ` (${t('patient.settings.here')})` : ''}<span class="small muted sub">{t('patient.settings.since', { date: device.since })}</span></span>
-                        {#if !(device.here && leaving)}<button type="button" class="button plain" aria-label={t(device.here ? 'patient.settings.sign-out-here' : 'patient.settings.sign-out-other', { label: device.label })} onclick={() => signOut(device)}>{t('patient.settings.sign-out')}</button>{/if}</div>
+                    <div class="row">
+                        <span
+                            >{device.label}{device.here ? ` (${t('patient.settings.here')})` : ''}<span
+                                class="small muted sub">{t('patient.settings.since', { date: device.since })}</span
+                            ></span
+                        >
+                        {#if !(device.here && leaving)}<button
+                                type="button"
+                                class="button plain"
+                                aria-label={t(
+                                    device.here ? 'patient.settings.sign-out-here' : 'patient.settings.sign-out-other',
+                                    { label: device.label },
+                                )}
+                                onclick={() => signOut(device)}>{t('patient.settings.sign-out')}</button
+                            >{/if}
+                    </div>
                     {#if device.here && leaving}
                         <div class="stack" role="alert">
-                            <p>{outbox.unsent().length > 0 ? tn('patient.settings.waiting', outbox.unsent().length) : t('patient.settings.sure')}</p>
-                            <button type="button" class="button second" onclick={() => { leaving = false; }}>{t('patient.settings.cancel')}</button>
-                            <button type="button" class="button plain" onclick={() => signOut(device)}>{t('patient.settings.anyway')}</button>
+                            <p>
+                                {outbox.unsent().length > 0
+                                    ? tn('patient.settings.waiting', outbox.unsent().length)
+                                    : t('patient.settings.sure')}
+                            </p>
+                            <button
+                                type="button"
+                                class="button second"
+                                onclick={() => {
+                                    leaving = false;
+                                }}>{t('patient.settings.cancel')}</button
+                            >
+                            <button type="button" class="button plain" onclick={() => signOut(device)}
+                                >{t('patient.settings.anyway')}</button
+                            >
                         </div>
                     {/if}
                 </li>
@@ -106,9 +190,24 @@
 </main>
 
 <style>
-    h1:focus { outline: none; }
-    input[type='range'] { width: 100%; accent-color: var(--reed); min-height: 2rem; }
-    input[type='checkbox'] { width: 1.6rem; height: 1.6rem; accent-color: var(--reed); flex: none; }
-    label { font-weight: 400; }
-    .sub { display: block; }
+    h1:focus {
+        outline: none;
+    }
+    input[type='range'] {
+        width: 100%;
+        accent-color: var(--reed);
+        min-height: 2rem;
+    }
+    input[type='checkbox'] {
+        width: 1.6rem;
+        height: 1.6rem;
+        accent-color: var(--reed);
+        flex: none;
+    }
+    label {
+        font-weight: 400;
+    }
+    .sub {
+        display: block;
+    }
 </style>

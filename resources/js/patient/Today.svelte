@@ -32,7 +32,11 @@
 
     let waiting = $state.raw(outbox.all());
     let puttingOff = $state(false);
-    onMount(() => outbox.onChange(() => { waiting = outbox.all(); }));
+    onMount(() =>
+        outbox.onChange(() => {
+            waiting = outbox.all();
+        }),
+    );
 
     const CLOCK_OFF_MS = 300_000;
     const isRunning = $derived(today.day.state === 'running');
@@ -40,26 +44,47 @@
     const slots = $derived(withWaiting(today, waiting, offset));
     const nextIndex = $derived(nextSlot(slots, Date.now() + offset));
     const next = $derived(nextIndex === null ? null : (slots[nextIndex] ?? null));
-    const itemOf = (slot: TodaySlot | null): TodayItem | null => today.items.find((each) => each.lineage === slot?.lineage) ?? null;
+    const itemOf = (slot: TodaySlot | null): TodayItem | null =>
+        today.items.find((each) => each.lineage === slot?.lineage) ?? null;
     const item = $derived(itemOf(next));
     const done = $derived(slots.filter((slot) => slot.done !== null).length);
     const planned = $derived(today.items.filter((each) => each.as_needed === null));
     const needed = $derived(today.items.filter((each) => each.as_needed !== null));
     const paused = $derived(today.items.filter((each) => whyPaused(each, here, today.rules) !== null));
     /** Each reason once. */
-    const reasons = $derived([...new Set(today.items.map((each) => whyPaused(each, here, today.rules)).filter((why) => why !== null))]);
-    const needsHelp = $derived(here.unsettled || here.urgent || here.practices.some((log) => log.stop_class === 'get-help'));
+    const reasons = $derived([
+        ...new Set(today.items.map((each) => whyPaused(each, here, today.rules)).filter((why) => why !== null)),
+    ]);
+    const needsHelp = $derived(
+        here.unsettled || here.urgent || here.practices.some((log) => log.stop_class === 'get-help'),
+    );
     let looks = $state.raw(untrack(() => secondLooks.of(today.owner)));
     const hasRecovery = $derived(isRunning && today.items.some((each) => each.recovery));
-    interface Answers { answers: object; done: boolean }
+    interface Answers {
+        answers: object;
+        done: boolean;
+    }
     /** What is asked, with what was answered here and waits. */
-    const asked = $derived(today.asked.map((form) => ({ form, here: waiting.find((each) => each.id === `form:${form.id}` && each.refused === null)?.body as Answers | undefined }))
-        .filter(({ here }) => here?.done !== true).map(({ form, here }) => ({ ...form, answered: here ? Object.keys(here.answers).length : form.answered })));
-    const checkDue = $derived(today.check_due && !waiting.some((each) => each.kind === 'check' && each.refused === null));
+    const asked = $derived(
+        today.asked
+            .map((form) => ({
+                form,
+                here: waiting.find((each) => each.id === `form:${form.id}` && each.refused === null)?.body as
+                    Answers | undefined,
+            }))
+            .filter(({ here }) => here?.done !== true)
+            .map(({ form, here }) => ({ ...form, answered: here ? Object.keys(here.answers).length : form.answered })),
+    );
+    const checkDue = $derived(
+        today.check_due && !waiting.some((each) => each.kind === 'check' && each.refused === null),
+    );
 
     /** Another practice is next: its own question is not asked yet. The same one, fetched anew, keeps what is open. */
     const nextKey = $derived(next ? `${next.lineage}:${next.anchor}` : '');
-    $effect(() => { void nextKey; puttingOff = false; });
+    $effect(() => {
+        void nextKey;
+        puttingOff = false;
+    });
 </script>
 
 <main>
@@ -72,7 +97,9 @@
         </h1>
         <p class="muted">
             {#if today.isOld}{t('patient.today.old')}
-            {:else if isRunning}{slots.length > 0 ? t('patient.today.of', { done, all: slots.length }) : t('patient.today.rest-day')}
+            {:else if isRunning}{slots.length > 0
+                    ? t('patient.today.of', { done, all: slots.length })
+                    : t('patient.today.rest-day')}
             {:else if today.day.state === 'not-yet'}{t('patient.today.not-yet', { date: today.day.starts_on ?? '' })}
             {:else if today.day.state === 'over'}{t('patient.today.over')}
             {:else}{t('patient.today.no-programme')}{/if}
@@ -80,16 +107,32 @@
     </div>
 
     {#if needsHelp}<HelpCard help={today} {onrecover} />{/if}
-    {#each looks as look (look.uuid)}<SecondLookCard {look} onanswered={() => { looks = secondLooks.of(today.owner); }} />{/each}
+    {#each looks as look (look.uuid)}<SecondLookCard
+            {look}
+            onanswered={() => {
+                looks = secondLooks.of(today.owner);
+            }}
+        />{/each}
     <WasThatYou recovery={today.recovery} />
 
     {#if today.day.note}
-        <div class="card quiet"><h2>{t('patient.today.changed')}</h2><p class="small note">{today.day.note}</p></div>
+        <div class="card quiet">
+            <h2>{t('patient.today.changed')}</h2>
+            <p class="small note">{today.day.note}</p>
+        </div>
     {/if}
 
     {#each asked as form (form.id)}
-        <div class="card quiet"><h2>{t('patient.form.asked')}</h2>
-            <div class="row"><span>{form.title}</span><button type="button" class="button second" onclick={() => onform(form)}>{form.answered > 0 ? t('patient.form.go-on', { answered: form.answered, of: form.questions.length }) : t('patient.form.answer')}<span class="visually-hidden"> {form.title}</span></button></div></div>
+        <div class="card quiet">
+            <h2>{t('patient.form.asked')}</h2>
+            <div class="row">
+                <span>{form.title}</span><button type="button" class="button second" onclick={() => onform(form)}
+                    >{form.answered > 0
+                        ? t('patient.form.go-on', { answered: form.answered, of: form.questions.length })
+                        : t('patient.form.answer')}<span class="visually-hidden"> {form.title}</span></button
+                >
+            </div>
+        </div>
     {/each}
 
     {#if paused.length > 0}
@@ -101,17 +144,45 @@
 
     {#if next && item}
         <section class="card" aria-label={t(item.name)}>
-            <div class="row"><h2>{t(item.name)}</h2><span class="muted">{lengthOf(item.seconds)}</span></div>
+            <div class="row">
+                <h2>{t(item.name)}</h2>
+                <span class="muted">{lengthOf(item.seconds)}</span>
+            </div>
             <Ridge shape={item.ridge} width={316} height={78} label={t(item.name)} />
             <p class="small muted">
-                {t(item.position)} {item.props.length > 0 ? t('patient.practice.with', { props: item.props.map((prop) => t(prop)).join(', ') }) : ''}
-                {item.why} {item.breaths === null ? '' : `${tn('patient.today.breaths', item.breaths)}.`}
+                {t(item.position)}
+                {item.props.length > 0
+                    ? t('patient.practice.with', { props: item.props.map((prop) => t(prop)).join(', ') })
+                    : ''}
+                {item.why}
+                {item.breaths === null ? '' : `${tn('patient.today.breaths', item.breaths)}.`}
             </p>
             {#if puttingOff}
-                <NotToday {item} slot={next} day={today.day.date} isPaused={paused.includes(item)} onshort={() => onbegin(item, next, true)} ondone={() => { puttingOff = false; }} />
+                <NotToday
+                    {item}
+                    slot={next}
+                    day={today.day.date}
+                    isPaused={paused.includes(item)}
+                    onshort={() => onbegin(item, next, true)}
+                    ondone={() => {
+                        puttingOff = false;
+                    }}
+                />
             {:else}
-                <button type="button" class="button" disabled={paused.includes(item)} onclick={() => onbegin(item, next)}>{paused.includes(item) ? t('patient.today.paused') : t('patient.today.begin')}</button>
-                <button type="button" class="button plain" onclick={() => { puttingOff = true; }}>{t('patient.put-off.open')}</button>
+                <button
+                    type="button"
+                    class="button"
+                    disabled={paused.includes(item)}
+                    onclick={() => onbegin(item, next)}
+                    >{paused.includes(item) ? t('patient.today.paused') : t('patient.today.begin')}</button
+                >
+                <button
+                    type="button"
+                    class="button plain"
+                    onclick={() => {
+                        puttingOff = true;
+                    }}>{t('patient.put-off.open')}</button
+                >
             {/if}
         </section>
     {/if}
@@ -122,10 +193,29 @@
                 {#if index !== nextIndex}
                     {@const its = itemOf(slot)}
                     <li class="row">
-                        <span>{t(`anchor.${slot.anchor}`)} <span class="muted">· {slot.done ? t('patient.today.done-at', { time: slot.done.at }) : slot.put_off ? t('patient.put-off.said', { reason: t(`patient.put-off.reason.${slot.put_off}`).toLowerCase() }) : `${slot.from}–${slot.to}`}</span></span>
+                        <span
+                            >{t(`anchor.${slot.anchor}`)}
+                            <span class="muted"
+                                >· {slot.done
+                                    ? t('patient.today.done-at', { time: slot.done.at })
+                                    : slot.put_off
+                                      ? t('patient.put-off.said', {
+                                            reason: t(`patient.put-off.reason.${slot.put_off}`).toLowerCase(),
+                                        })
+                                      : `${slot.from}–${slot.to}`}</span
+                            ></span
+                        >
                         {#if slot.done}<Tally days={[[slot.done.stroke]]} height={18} />{/if}
                         {#if its && !paused.includes(its) && (!slot.done || slot.done.stroke === 'partial')}
-                            <button type="button" class="button plain" onclick={() => onbegin(its, slot)}>{t(slot.put_off ? 'patient.put-off.after-all' : slot.done ? 'patient.today.again' : 'patient.today.begin')}<span class="visually-hidden"> {t(`anchor.${slot.anchor}`)}</span></button>
+                            <button type="button" class="button plain" onclick={() => onbegin(its, slot)}
+                                >{t(
+                                    slot.put_off
+                                        ? 'patient.put-off.after-all'
+                                        : slot.done
+                                          ? 'patient.today.again'
+                                          : 'patient.today.begin',
+                                )}<span class="visually-hidden"> {t(`anchor.${slot.anchor}`)}</span></button
+                            >
                         {/if}
                     </li>
                 {/if}
@@ -133,25 +223,45 @@
         </ul>
     {/if}
 
-    {#if isRunning && needed.length > 0}<Needed items={needed} {here} rules={today.rules} from={today.day.from} emergency={today.emergency} onbegin={(each) => onbegin(each, null)} />{/if}
+    {#if isRunning && needed.length > 0}<Needed
+            items={needed}
+            {here}
+            rules={today.rules}
+            from={today.day.from}
+            emergency={today.emergency}
+            onbegin={(each) => onbegin(each, null)}
+        />{/if}
     {#if today.recovery && !hasRecovery && onrecover}<RecoveryCard onbegin={onrecover} />{/if}
     {#if isRunning && !next && paused.length === 0}
         {#each planned as each (each.lineage)}
             <section class="card quiet" aria-label={t(each.name)}>
-                <div class="row"><h2>{t(each.name)}</h2><span class="muted">{lengthOf(each.seconds)}</span></div>
-                <button type="button" class="button second" onclick={() => onbegin(each, null)}>{t('patient.today.once-more')}</button>
+                <div class="row">
+                    <h2>{t(each.name)}</h2>
+                    <span class="muted">{lengthOf(each.seconds)}</span>
+                </div>
+                <button type="button" class="button second" onclick={() => onbegin(each, null)}
+                    >{t('patient.today.once-more')}</button
+                >
             </section>
         {/each}
     {/if}
     {#if checkDue}
         <section class="card quiet" aria-label={t('patient.check.title')}>
-            <div class="row"><div><h2>{t('patient.check.title')}</h2><p class="small muted">{t('patient.check.due')}</p></div><button type="button" class="button second check" onclick={oncheck}>{t('patient.check.open')}</button></div>
+            <div class="row">
+                <div>
+                    <h2>{t('patient.check.title')}</h2>
+                    <p class="small muted">{t('patient.check.due')}</p>
+                </div>
+                <button type="button" class="button second check" onclick={oncheck}>{t('patient.check.open')}</button>
+            </div>
         </section>
     {/if}
 
     <Unsent />
     {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
-    {#if Math.abs(offset) > CLOCK_OFF_MS}<p class="small muted" role="status">{t('patient.today.clock', { minutes: Math.round(Math.abs(offset) / 60000) })}</p>{/if}
+    {#if Math.abs(offset) > CLOCK_OFF_MS}<p class="small muted" role="status">
+            {t('patient.today.clock', { minutes: Math.round(Math.abs(offset) / 60000) })}
+        </p>{/if}
 
     <div class="foot row">
         <p class="small muted">{t('patient.today.nobody')}</p>
@@ -160,6 +270,10 @@
 </main>
 
 <style>
-    .note { white-space: pre-line; }
-    .check { flex: 0 0 auto; }
+    .note {
+        white-space: pre-line;
+    }
+    .check {
+        flex: 0 0 auto;
+    }
 </style>

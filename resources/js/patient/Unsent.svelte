@@ -6,15 +6,24 @@
     /** What waits here, and what the server would not have. */
     let unsent = $state.raw(outbox.unsent());
     let refused = $state.raw(outbox.refused());
-    onMount(() => outbox.onChange(() => { unsent = outbox.unsent(); refused = outbox.refused(); }));
+    onMount(() =>
+        outbox.onChange(() => {
+            unsent = outbox.unsent();
+            refused = outbox.refused();
+        }),
+    );
 
-    const kinds = $derived([...new Set(unsent.map((item) => item.kind))].map((kind) => t(`patient.today.kind.${kind}`)).join(', '));
+    const kinds = $derived(
+        [...new Set(unsent.map((item) => item.kind))].map((kind) => t(`patient.today.kind.${kind}`)).join(', '),
+    );
 </script>
 
 {#each refused as item (item.id)}
     <div class="card urgent" role="alert">
         <p>{t(`patient.today.refused.${item.kind}`)} {item.refused}</p>
-        <button type="button" class="button second" onclick={() => outbox.dismiss(item.id)}>{t('patient.today.dismiss')}</button>
+        <button type="button" class="button second" onclick={() => outbox.dismiss(item.id)}
+            >{t('patient.today.dismiss')}</button
+        >
     </div>
 {/each}
 {#if unsent.length > 0}<p class="small" role="status">{tn('patient.today.waiting', unsent.length, { kinds })}</p>{/if}

@@ -10,15 +10,27 @@
     let logs = $state.raw(unclaimed.lately());
     let toDiary = $state(false);
 
-    const clockOf = (log: PracticeLog): string => new Date(log.started_at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+    const clockOf = (log: PracticeLog): string =>
+        new Date(log.started_at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
     function say(log: PracticeLog, mine: boolean): void {
         unclaimed.drop(log.uuid);
         logs = unclaimed.lately();
         if (!mine) return;
-        if (!recovery) { toDiary = true; return; }
+        if (!recovery) {
+            toDiary = true;
+            return;
+        }
         const most = recovery.item.timeline.breaths;
-        void outbox.enqueue('practice', log.uuid, { ...log, version_id: recovery.version_id, lineage: recovery.item.lineage, breaths_done: Math.min(log.breaths_done, most), open_ms: null, tempo: null, enough_step: null });
+        void outbox.enqueue('practice', log.uuid, {
+            ...log,
+            version_id: recovery.version_id,
+            lineage: recovery.item.lineage,
+            breaths_done: Math.min(log.breaths_done, most),
+            open_ms: null,
+            tempo: null,
+            enough_step: null,
+        });
     }
 </script>
 
@@ -26,8 +38,12 @@
     <section class="card quiet" aria-label={t('patient.recovery.title')}>
         <p>{t('patient.recovery.was-it-you', { time: clockOf(log) })}</p>
         <div class="pairs">
-            <button type="button" class="button second" onclick={() => say(log, true)}>{t('patient.recovery.me')}</button>
-            <button type="button" class="button second" onclick={() => say(log, false)}>{t('patient.recovery.not-me')}</button>
+            <button type="button" class="button second" onclick={() => say(log, true)}
+                >{t('patient.recovery.me')}</button
+            >
+            <button type="button" class="button second" onclick={() => say(log, false)}
+                >{t('patient.recovery.not-me')}</button
+            >
         </div>
     </section>
 {/each}

@@ -28,12 +28,20 @@ export interface Rules {
 }
 
 /** An exercise that is there outside of what is planned, with the version that it is of. */
-export interface Recovery { version_id: number; item: TodayItem }
+export interface Recovery {
+    version_id: number;
+    item: TodayItem;
+}
 
 export type StopClass = 'no-symptom' | 'made-me-stop' | 'get-help';
 
 /** What is played: the whole exercise or its short version. */
-export interface Playable { breaths: number | null; seconds: number; ridge: RidgeShape; timeline: Timeline }
+export interface Playable {
+    breaths: number | null;
+    seconds: number;
+    ridge: RidgeShape;
+    timeline: Timeline;
+}
 
 export interface TodayItem extends Playable {
     lineage: string;
@@ -122,7 +130,11 @@ export interface TodayData extends Omit<Bundle, 'days' | 'items'> {
 }
 
 /** At hand before the PIN: the same for everyone. */
-export interface NeededData extends Help { owner: string; rules: Rules; item: TodayItem }
+export interface NeededData extends Help {
+    owner: string;
+    rules: Rules;
+    item: TodayItem;
+}
 
 /** What a practice needs to know besides its exercise. */
 export interface PracticeOf {
@@ -135,7 +147,13 @@ export interface PracticeOf {
     credit: 'mine' | 'ask' | 'nobody';
 }
 
-export interface DiaryEntry { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }
+export interface DiaryEntry {
+    date: string;
+    ratings: Record<string, number>;
+    sleep: number | null;
+    text: string | null;
+    late: boolean;
+}
 
 export interface DiaryData {
     from: string;
@@ -167,14 +185,37 @@ export interface SheetData {
     needs: string[];
     cautions: string[];
     items: {
-        name: string; steps: string[]; ridge: string; minutes: number; about: boolean; breaths: number; position: string; props: string[];
-        hands: string; size: string; gaze: string; right: string[]; why: string; short: string; needed: string; anchors: string[];
+        name: string;
+        steps: string[];
+        ridge: string;
+        minutes: number;
+        about: boolean;
+        breaths: number;
+        position: string;
+        props: string[];
+        hands: string;
+        size: string;
+        gaze: string;
+        right: string[];
+        why: string;
+        short: string;
+        needed: string;
+        anchors: string[];
     }[];
 }
 
-export interface MyDevice { id: number; label: string; since: string; here: boolean }
+export interface MyDevice {
+    id: number;
+    label: string;
+    since: string;
+    here: boolean;
+}
 
-export interface OutboxResult { id: string; result: 'stored' | 'again' | 'kept-aside' | 'refused' | 'later'; message?: string }
+export interface OutboxResult {
+    id: string;
+    result: 'stored' | 'again' | 'kept-aside' | 'refused' | 'later';
+    message?: string;
+}
 
 /** One practice as it is sent. */
 export interface PracticeLog {

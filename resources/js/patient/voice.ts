@@ -9,12 +9,20 @@ const HEADERS = { 'X-Ivory-Pace': '1' };
 
 /** Fetches what is new, and drops what is no longer there. */
 export async function fetchVoice(): Promise<void> {
-    const { lines } = await sendJson<{ lines: { line: string; hash: string }[] }>('/api/v1/voice', 'GET', undefined, HEADERS);
+    const { lines } = await sendJson<{ lines: { line: string; hash: string }[] }>(
+        '/api/v1/voice',
+        'GET',
+        undefined,
+        HEADERS,
+    );
     const have = (await store.kept<Clips>('voice')) ?? {};
     const clips: Clips = {};
     for (const { line, hash } of lines) {
         const known = have[line];
-        if (known?.hash === hash) { clips[line] = known; continue; }
+        if (known?.hash === hash) {
+            clips[line] = known;
+            continue;
+        }
         const response = await fetch(`/api/v1/voice/${line}`, { headers: HEADERS, credentials: 'same-origin' });
         if (response.ok) clips[line] = { hash, sound: await response.arrayBuffer() };
     }
@@ -24,9 +32,15 @@ export async function fetchVoice(): Promise<void> {
 /** A voice that speaks what there is; null when nothing was recorded. */
 export async function voiceFor(context: BaseAudioContext): Promise<Voice | null> {
     const clips = Object.entries((await store.kept<Clips>('voice')) ?? {});
-    const decoded = await Promise.all(clips.map(async ([line, { sound }]): Promise<[string, AudioBuffer] | null> => {
-        try { return [line, await context.decodeAudioData(sound.slice(0))]; } catch { return null; }
-    }));
+    const decoded = await Promise.all(
+        clips.map(async ([line, { sound }]): Promise<[string, AudioBuffer] | null> => {
+            try {
+                return [line, await context.decodeAudioData(sound.slice(0))];
+            } catch {
+                return null;
+            }
+        }),
+    );
     const buffers = new Map(decoded.filter((each) => each !== null));
     if (buffers.size === 0) return null;
     return {

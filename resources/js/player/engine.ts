@@ -15,12 +15,24 @@ export interface Moment {
     exerciseMs: number;
 }
 
-interface Event { at: number; cue: Cue; beat: Beat | null; isFirst: boolean; /** Until the next beat or the next cue, in ms. */ ms: number }
+interface Event {
+    at: number;
+    cue: Cue;
+    beat: Beat | null;
+    isFirst: boolean;
+    /** Until the next beat or the next cue, in ms. */ ms: number;
+}
 
 function eventsOf(segment: Segment): Event[] {
     return segment.cues.flatMap((cue) => [
         { at: cue.at, cue, beat: null, isFirst: false, ms: cue.ms },
-        ...cue.beats.map((beat, index) => ({ at: beat.at, cue, beat, isFirst: index === 0, ms: (cue.beats[index + 1]?.at ?? cue.at + cue.ms) - beat.at })),
+        ...cue.beats.map((beat, index) => ({
+            at: beat.at,
+            cue,
+            beat,
+            isFirst: index === 0,
+            ms: (cue.beats[index + 1]?.at ?? cue.at + cue.ms) - beat.at,
+        })),
     ]);
 }
 
@@ -34,7 +46,10 @@ const BEFORE_RESUMED_S = 1;
 const MISSED_S = 0.05;
 
 /** Recorded words and numbers, where there are any. */
-export interface Voice { phase(cue: Cue): AudioBuffer | null; beat(beat: Beat, seconds: number): AudioBuffer | null }
+export interface Voice {
+    phase(cue: Cue): AudioBuffer | null;
+    beat(beat: Beat, seconds: number): AudioBuffer | null;
+}
 
 /**
  * Plays a timeline. The audio clock is the only clock: tones are scheduled on it ahead of time, and what is drawn asks
@@ -76,7 +91,19 @@ export class PlayerEngine {
     private voice: Voice | null = null;
     private readonly ahead: number;
 
-    constructor(timeline: Timeline, private readonly context: AudioContext, { levels, joining = null, ahead = LEAST_AHEAD_S }: { levels?: Levels; joining?: Joining | null; /** Seconds that are put on the clock ahead at least. */ ahead?: number } = {}) {
+    constructor(
+        timeline: Timeline,
+        private readonly context: AudioContext,
+        {
+            levels,
+            joining = null,
+            ahead = LEAST_AHEAD_S,
+        }: {
+            levels?: Levels;
+            joining?: Joining | null;
+            /** Seconds that are put on the clock ahead at least. */ ahead?: number;
+        } = {},
+    ) {
         this.ahead = ahead;
         this.tones = new Tones(context, levels);
         this.prescribed = timeline.segments;
@@ -93,7 +120,11 @@ export class PlayerEngine {
 
     /** Breaths that will have been breathed at the end: fewer when the patient said that it is enough. */
     get breaths(): number {
-        return this.segments.reduce((sum, segment) => sum + new Set(segment.cues.map((cue) => cue.place.breath).filter((breath) => breath > 0)).size, 0);
+        return this.segments.reduce(
+            (sum, segment) =>
+                sum + new Set(segment.cues.map((cue) => cue.place.breath).filter((breath) => breath > 0)).size,
+            0,
+        );
     }
 
     get exerciseMs(): number {
@@ -102,7 +133,9 @@ export class PlayerEngine {
 
     start(): void {
         this.begin(0, this.context.currentTime + BEFORE_FIRST_S);
-        this.context.onstatechange = () => { if (this.context.state !== 'running') this.interrupt(); };
+        this.context.onstatechange = () => {
+            if (this.context.state !== 'running') this.interrupt();
+        };
     }
 
     /** The sound has stopped, or nobody can follow any more: it waits where it was. */
@@ -151,7 +184,9 @@ export class PlayerEngine {
     /** True while a tap says that the present length is as far as is comfortable. */
     get canBeEnough(): boolean {
         const place = this.place();
-        return !this.over && this.enoughStep === null && place !== null && this.segments[place.segment]?.enough === true;
+        return (
+            !this.over && this.enoughStep === null && place !== null && this.segments[place.segment]?.enough === true
+        );
     }
 
     /** This is as far as is comfortable: the present step is finished, later ones are left out. */
@@ -185,7 +220,11 @@ export class PlayerEngine {
     }
 
     private atPace(): Segment[] {
-        return this.prescribed.map((segment, index) => (segment.role === 'exercise' && !segment.open ? retimed(segment, (breath) => this.factorOf(index, breath)) : segment));
+        return this.prescribed.map((segment, index) =>
+            segment.role === 'exercise' && !segment.open
+                ? retimed(segment, (breath) => this.factorOf(index, breath))
+                : segment,
+        );
     }
 
     private factorOf(segment: number, breath: number): number {
@@ -193,7 +232,11 @@ export class PlayerEngine {
     }
 
     private tempoOf(segment: number, breath: number): number {
-        return this.changes.filter((change) => change.segment < segment || (change.segment === segment && breath > change.after)).at(-1)?.factor ?? 1;
+        return (
+            this.changes
+                .filter((change) => change.segment < segment || (change.segment === segment && breath > change.after))
+                .at(-1)?.factor ?? 1
+        );
     }
 
     /** Ends an open cue. */
@@ -201,7 +244,16 @@ export class PlayerEngine {
         const place = this.place();
         const segment = place ? this.segments[place.segment] : undefined;
         const last = segment?.cues[segment.cues.length - 1];
-        if (this.pausedAt || this.over || !place || !segment?.open || !last || place.ms < last.at || this.hasLeft(place.segment)) return;
+        if (
+            this.pausedAt ||
+            this.over ||
+            !place ||
+            !segment?.open ||
+            !last ||
+            place.ms < last.at ||
+            this.hasLeft(place.segment)
+        )
+            return;
         this.openNext(place.segment, Math.round(place.ms - last.at));
     }
 
@@ -241,7 +293,8 @@ export class PlayerEngine {
             const ms = isOver ? (this.lasted.get(index) ?? segment.ms) : Math.max(0, Math.min(place.ms, greatest));
             exerciseMs += ms;
             const ends: Record<number, number> = {};
-            for (const cue of segment.cues) if (cue.place.breath > 0) ends[cue.place.breath] = cue.greatest === null ? cue.at + cue.ms : Infinity;
+            for (const cue of segment.cues)
+                if (cue.place.breath > 0) ends[cue.place.breath] = cue.greatest === null ? cue.at + cue.ms : Infinity;
             breathsDone += Object.values(ends).filter((end) => isOver || end <= ms).length;
         });
         return { breathsDone, exerciseMs: Math.round(exerciseMs) };
@@ -292,7 +345,14 @@ export class PlayerEngine {
         const place = this.place();
         const segment = place ? this.segments[place.segment] : undefined;
         const last = segment?.cues[segment.cues.length - 1];
-        if (place && segment?.open && last && !this.hasLeft(place.segment) && place.ms >= last.at + (last.greatest ?? last.ms)) this.openNext(place.segment, last.greatest ?? last.ms);
+        if (
+            place &&
+            segment?.open &&
+            last &&
+            !this.hasLeft(place.segment) &&
+            place.ms >= last.at + (last.greatest ?? last.ms)
+        )
+            this.openNext(place.segment, last.greatest ?? last.ms);
         else if (!place && this.hasEnded()) this.finish();
     }
 
@@ -310,7 +370,7 @@ export class PlayerEngine {
             }
             const at = zero + event.at / 1000;
             if (at > horizon) return;
-            // What is already past is not made up for: late is wrong. It was not heard, so the patient has not followed.
+            // What is past is not made up for: late is wrong. It was not heard, so the patient has not followed.
             if (at < this.context.currentTime - MISSED_S) {
                 this.pausedAt = { segment: this.next.segment, ms: event.at };
                 clearInterval(this.pump);
@@ -326,7 +386,10 @@ export class PlayerEngine {
 
     private beat({ cue, isFirst, ms }: Event, beat: Beat, at: number): void {
         // The word of a phase is said on its first beat; a number there would be said over it.
-        const clip = cue.kind === 'lead-in' || (cue.sound ?? 1) === 0 || (isFirst && this.voice?.phase(cue)) ? null : this.voice?.beat(beat, ms / 1000);
+        const clip =
+            cue.kind === 'lead-in' || (cue.sound ?? 1) === 0 || (isFirst && this.voice?.phase(cue))
+                ? null
+                : this.voice?.beat(beat, ms / 1000);
         if (clip) this.tones.say(clip, at, cue.sound ?? 1);
         else this.tones.beat(cue, isFirst, at);
     }
@@ -349,8 +412,12 @@ export class PlayerEngine {
         const last = this.segments.length - 1;
         const zero = this.zeros[last];
         const segment = this.segments[last];
-        return zero !== undefined && segment !== undefined && !segment.open
-            && this.context.currentTime - (this.context.outputLatency || 0) >= zero + segment.ms / 1000;
+        return (
+            zero !== undefined &&
+            segment !== undefined &&
+            !segment.open &&
+            this.context.currentTime - (this.context.outputLatency || 0) >= zero + segment.ms / 1000
+        );
     }
 
     private finish(): void {

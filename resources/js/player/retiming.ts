@@ -2,8 +2,8 @@ import type { Cue, Segment } from '../shared/timeline';
 
 /**
  * The same breaths at another tempo, as the core computes it (Retiming): soft pauses and whatever belongs to no breath
- * keep their length, everything else keeps its proportion, and rounding never adds up. A test holds both against the same
- * numbers.
+ * keep their length, everything else keeps its proportion, and rounding never adds up. A test holds both against the
+ * same numbers.
  */
 export function retimed(segment: Segment, factorOf: (breath: number) => number): Segment {
     let at = 0;
@@ -14,7 +14,15 @@ export function retimed(segment: Segment, factorOf: (breath: number) => number):
         isSame &&= factor === 1;
         at += cue.ms * factor;
         const ms = Math.max(1, Math.round(at) - start);
-        return { ...cue, at: start, ms, beats: cue.beats.map((beat) => ({ ...beat, at: start + Math.min(ms - 1, Math.round(((beat.at - cue.at) * ms) / cue.ms)) })) };
+        return {
+            ...cue,
+            at: start,
+            ms,
+            beats: cue.beats.map((beat) => ({
+                ...beat,
+                at: start + Math.min(ms - 1, Math.round(((beat.at - cue.at) * ms) / cue.ms)),
+            })),
+        };
     });
     if (isSame) return segment;
     const last = cues[cues.length - 1];
@@ -40,9 +48,13 @@ export function joiningFactor(segment: Segment, joining: Joining): (breath: numb
     const soft = first.reduce((sum, cue) => sum + (cue.soft ? cue.ms : 0), 0);
     const moving = first.reduce((sum, cue) => sum + cue.ms, 0) - soft;
     const least = Math.min(joining.least * 1000, moving + soft);
-    const own = Math.max(Math.max(Math.min(joining.seconds * 1000, joining.slowest * (moving + soft)), least) - soft, 0.1 * moving);
+    const own = Math.max(
+        Math.max(Math.min(joining.seconds * 1000, joining.slowest * (moving + soft)), least) - soft,
+        0.1 * moving,
+    );
     return (breath) => (own / moving) ** Math.max(0, 1 - (breath - before) / joining.over);
 }
 
 /** A set that begins at the patient's own pace and eases to the prescribed one. */
-export const joined = (segment: Segment, joining: Joining): Segment => retimed(segment, joiningFactor(segment, joining));
+export const joined = (segment: Segment, joining: Joining): Segment =>
+    retimed(segment, joiningFactor(segment, joining));

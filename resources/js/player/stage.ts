@@ -57,6 +57,7 @@ function inked(moment: Moment, cue: Cue, drawn: Cue[] | null, timeline: Timeline
 
 function number(moment: Moment, cue: Cue, timeline: Timeline): string {
     if (cue.greatest !== null) return String(Math.floor(moment.msInCue / 1000));
-    if (cue.kind === 'free' || (timeline.breaths === 0 && TIMED.includes(cue.kind))) return clock(Math.max(0, timeline.exercise_ms - moment.exerciseMs));
+    if (cue.kind === 'free' || (timeline.breaths === 0 && TIMED.includes(cue.kind)))
+        return clock(Math.max(0, timeline.exercise_ms - moment.exerciseMs));
     return moment.beat === null || moment.beat.number === null ? '' : String(moment.beat.number);
 }

@@ -1,4 +1,4 @@
-/** Keeps the screen on while a practice plays, where the browser can; takes the lock again after the page was hidden. */
+/** Keeps the screen on while a practice plays, where the browser can; takes the lock again once the page was hidden. */
 export function keepAwake(): () => void {
     let lock: WakeLockSentinel | null = null;
     let over = false;

@@ -24,11 +24,23 @@
     const ink = $derived(inked === null ? width : Math.max(0, Math.min(1, inked)) * width);
 </script>
 
-<svg class="ridge" viewBox="0 -4 {width} {bare ? below + 3 : below + 36 + extra}" role={bare ? 'presentation' : 'img'} aria-label={bare ? undefined : label} aria-hidden={bare ? 'true' : undefined}>
+<svg
+    class="ridge"
+    viewBox="0 -4 {width} {bare ? below + 3 : below + 36 + extra}"
+    role={bare ? 'presentation' : 'img'}
+    aria-label={bare ? undefined : label}
+    aria-hidden={bare ? 'true' : undefined}
+>
     <defs>
-        <pattern id="{id}-inhale" width="7" height="7" patternUnits="userSpaceOnUse"><path d="M3.5 0V7" stroke="#1f5c57" stroke-opacity=".42" /></pattern>
-        <pattern id="{id}-exhale" width="8" height="8" patternUnits="userSpaceOnUse"><path d="M0 8L8 0M-2 2L2 -2M6 10L10 6" stroke="#5d4f7a" stroke-opacity=".45" /></pattern>
-        <pattern id="{id}-hold" width="8" height="8" patternUnits="userSpaceOnUse"><circle cx="4" cy="4" r="1.2" fill="#7a570f" fill-opacity=".7" /></pattern>
+        <pattern id="{id}-inhale" width="7" height="7" patternUnits="userSpaceOnUse"
+            ><path d="M3.5 0V7" stroke="#1f5c57" stroke-opacity=".42" /></pattern
+        >
+        <pattern id="{id}-exhale" width="8" height="8" patternUnits="userSpaceOnUse"
+            ><path d="M0 8L8 0M-2 2L2 -2M6 10L10 6" stroke="#5d4f7a" stroke-opacity=".45" /></pattern
+        >
+        <pattern id="{id}-hold" width="8" height="8" patternUnits="userSpaceOnUse"
+            ><circle cx="4" cy="4" r="1.2" fill="#7a570f" fill-opacity=".7" /></pattern
+        >
         <pattern id="{id}-rest" width="8" height="8" patternUnits="userSpaceOnUse"></pattern>
         <clipPath id="{id}-ink"><rect x="-2" y="-8" width={ink + 2} height={below + 20} /></clipPath>
     </defs>
@@ -51,7 +63,13 @@
         {#each uncounted.ticks as tick (tick.x)}
             <path class="tick" d="M{tick.x} {base}v{tick.long ? 9 : 5}" />
             {#if tick.label}
-                <text class="label-rest" x={tick.x} y={base + 25} text-anchor={tick.x === 0 ? 'start' : tick.x >= width ? 'end' : 'middle'}>{tick.label}{tick.x >= width ? ' min' : ''}</text>
+                <text
+                    class="label-rest"
+                    x={tick.x}
+                    y={base + 25}
+                    text-anchor={tick.x === 0 ? 'start' : tick.x >= width ? 'end' : 'middle'}
+                    >{tick.label}{tick.x >= width ? ' min' : ''}</text
+                >
             {/if}
         {/each}
     {:else}
@@ -59,7 +77,12 @@
             <path class="tick" d="M{tick.x} {base}v{tick.long ? 9 : 5}" />
         {/each}
         {#each breath.phases as phase, index (index)}
-            <text class="label-{phase.tone}" x={phase.x} y={base + phase.y + (below > base ? below - base : 0)} text-anchor="middle">{phase.label}</text>
+            <text
+                class="label-{phase.tone}"
+                x={phase.x}
+                y={base + phase.y + (below > base ? below - base : 0)}
+                text-anchor="middle">{phase.label}</text
+            >
         {/each}
     {/if}
     {#if inked !== null}<path class="now" d="M{ink} -4V{below + 10}" />{/if}

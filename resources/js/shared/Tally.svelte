@@ -16,7 +16,14 @@
     const strip = $derived(stripMarks(days, stroke, gap, dayWidth));
 </script>
 
-<svg class="tally" width={strip.width} height={height + 4} viewBox="0 -3 {strip.width} {height + 4}" role="img" aria-label={label === '' ? tallyInWords(days) : `${label}: ${tallyInWords(days)}`}>
+<svg
+    class="tally"
+    width={strip.width}
+    height={height + 4}
+    viewBox="0 -3 {strip.width} {height + 4}"
+    role="img"
+    aria-label={label === '' ? tallyInWords(days) : `${label}: ${tallyInWords(days)}`}
+>
     {#each strip.marks as mark, index (index)}
         {#if mark.kind === 'done'}
             <line x1={mark.x + 0.6} y1="1" x2={mark.x - 0.4} y2={height - 1} />

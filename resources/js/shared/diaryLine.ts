@@ -1,10 +1,20 @@
-export interface Point { date: string; value: number; late: boolean }
+export interface Point {
+    date: string;
+    value: number;
+    late: boolean;
+}
 
 const DAY_MS = 86_400_000;
 const at = (date: string): number => Date.parse(`${date}T12:00:00Z`);
 
 /** A line through daily ratings from 0 to 10. Days without a rating break it: nothing is made up between them. */
-export function line(points: Point[], from: string, to: string, width: number, height: number): { path: string; dots: { date: string; x: number; y: number; late: boolean }[]; x: (date: string) => number } {
+export function line(
+    points: Point[],
+    from: string,
+    to: string,
+    width: number,
+    height: number,
+): { path: string; dots: { date: string; x: number; y: number; late: boolean }[]; x: (date: string) => number } {
     const days = Math.max(1, Math.round((at(to) - at(from)) / DAY_MS));
     const x = (date: string): number => Math.round(((at(date) - at(from)) / DAY_MS / days) * width * 10) / 10;
     const y = (value: number): number => Math.round((height - (value / 10) * height) * 10) / 10;
@@ -15,5 +25,9 @@ export function line(points: Point[], from: string, to: string, width: number, h
         path += `${follows ? 'L' : 'M'}${x(point.date)} ${y(point.value)}`;
         before = point;
     }
-    return { path, dots: points.map((point) => ({ date: point.date, x: x(point.date), y: y(point.value), late: point.late })), x };
+    return {
+        path,
+        dots: points.map((point) => ({ date: point.date, x: x(point.date), y: y(point.value), late: point.late })),
+        x,
+    };
 }

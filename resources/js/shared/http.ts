@@ -1,6 +1,11 @@
 /** An answer that is not what was asked for, in words for the person. */
 export class Refusal extends Error {
-    constructor(readonly status: number, message: string, readonly errors: Record<string, string> = {}, readonly body: object = {}) {
+    constructor(
+        readonly status: number,
+        message: string,
+        readonly errors: Record<string, string> = {},
+        readonly body: object = {},
+    ) {
         super(message);
     }
 }
@@ -19,20 +24,34 @@ export function inWords(problem: unknown, whatNow = ''): string {
     return problem instanceof Refusal && problem.message ? problem.message : noConnection(whatNow);
 }
 
-interface ProblemBody { message?: string; errors?: Record<string, string[]> }
+interface ProblemBody {
+    message?: string;
+    errors?: Record<string, string[]>;
+}
 
 /** Sends JSON and reads JSON. Throws a Refusal when the server says no, a TypeError when there is no network. */
-export async function sendJson<T>(url: string, method: 'GET' | 'POST' | 'PUT' | 'DELETE', body?: unknown, headers: Record<string, string> = {}): Promise<T> {
+export async function sendJson<T>(
+    url: string,
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    body?: unknown,
+    headers: Record<string, string> = {},
+): Promise<T> {
     const response = await fetch(url, {
         method,
         credentials: 'same-origin',
-        headers: { Accept: 'application/json', ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+        headers: {
+            Accept: 'application/json',
+            ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+            ...headers,
+        },
         ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     const answer: unknown = await response.json().catch(() => ({}));
     if (!response.ok) {
         const problem = answer as ProblemBody;
-        const errors = Object.fromEntries(Object.entries(problem.errors ?? {}).map(([field, texts]) => [field, texts[0] ?? '']));
+        const errors = Object.fromEntries(
+            Object.entries(problem.errors ?? {}).map(([field, texts]) => [field, texts[0] ?? '']),
+        );
         throw new Refusal(response.status, Object.values(errors)[0] ?? problem.message ?? '', errors, problem);
     }
     return answer as T;

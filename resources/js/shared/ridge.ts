@@ -12,10 +12,22 @@ export interface RidgeGeometry {
 export type Tone = 'inhale' | 'hold' | 'exhale' | 'rest';
 
 const TONES: Partial<Record<CueKind, Tone>> = {
-    'inhale': 'inhale', 'top-up': 'inhale', 'hold': 'hold', 'retention': 'hold', 'exhale': 'exhale', 'hum': 'exhale', 'release': 'exhale',
+    inhale: 'inhale',
+    'top-up': 'inhale',
+    hold: 'hold',
+    retention: 'hold',
+    exhale: 'exhale',
+    hum: 'exhale',
+    release: 'exhale',
 };
 
-const NAMES: Partial<Record<CueKind, string>> = { inhale: 'in', exhale: 'out', 'top-up': 'top-up', hold: 'hold', rest: 'rest' };
+const NAMES: Partial<Record<CueKind, string>> = {
+    inhale: 'in',
+    exhale: 'out',
+    'top-up': 'top-up',
+    hold: 'hold',
+    rest: 'rest',
+};
 
 export function toneOf(kind: CueKind): Tone {
     return TONES[kind] ?? 'rest';
@@ -27,7 +39,8 @@ const round = (value: number): number => Math.round(value * 100) / 100;
 function labelOf(cue: Cue, count_s: number): string {
     if (cue.instruction === 'cue.catch') return 'catch';
     if (cue.kind === 'hum') return 'hum, open';
-    if (cue.kind === 'retention' || (cue.beats.length === 0 && cue.kind !== 'hold' && cue.kind !== 'rest')) return `${NAMES[cue.kind] ?? cue.kind} ${round(cue.ms / 1000)} s`;
+    if (cue.kind === 'retention' || (cue.beats.length === 0 && cue.kind !== 'hold' && cue.kind !== 'rest'))
+        return `${NAMES[cue.kind] ?? cue.kind} ${round(cue.ms / 1000)} s`;
     if (cue.beats.length === 0) return `pause ${round(cue.ms / 1000)} s`;
     return `${NAMES[cue.kind] ?? cue.kind} ${round(cue.ms / 1000 / count_s)}`;
 }
@@ -50,7 +63,8 @@ export function breathGeometry(shape: RidgeShape, width: number, height: number)
     const segment = (cue: Cue): string => {
         const [x1, y1, x2, y2] = cue.curve;
         const rise = cue.to - cue.from;
-        return `C${x(cue.at + x1 * cue.ms)} ${y(cue.from + y1 * rise)} ${x(cue.at + x2 * cue.ms)} ${y(cue.from + y2 * rise)} ${x(cue.at + cue.ms)} ${y(cue.to)}`;
+        const point = (along: number, up: number): string => `${x(cue.at + along * cue.ms)} ${y(cue.from + up * rise)}`;
+        return `C${point(x1, y1)} ${point(x2, y2)} ${x(cue.at + cue.ms)} ${y(cue.to)}`;
     };
     let edge = -Infinity;
     const phases = cues.map((cue) => {
@@ -65,7 +79,11 @@ export function breathGeometry(shape: RidgeShape, width: number, height: number)
         return {
             tone: toneOf(cue.kind),
             fill: `M${from} ${baseline}L${from} ${y(cue.from)}${segment(cue)}L${to} ${baseline}Z`,
-            from, to, label, x: middle, y: collides ? 40 : 23,
+            from,
+            to,
+            label,
+            x: middle,
+            y: collides ? 40 : 23,
         };
     });
     const ticks = cues.flatMap((cue) => [
@@ -84,7 +102,11 @@ export function breathGeometry(shape: RidgeShape, width: number, height: number)
 }
 
 /** Minutes that pass uncounted: a low swell without a count, over a ruler of minutes. */
-export function uncountedGeometry(minutes: number, width: number, height: number): { line: string; ticks: { x: number; long: boolean; label: string }[] } {
+export function uncountedGeometry(
+    minutes: number,
+    width: number,
+    height: number,
+): { line: string; ticks: { x: number; long: boolean; label: string }[] } {
     const swells = Math.max(3, Math.round(width / 48));
     const step = width / swells;
     const base = height;
@@ -92,12 +114,19 @@ export function uncountedGeometry(minutes: number, width: number, height: number
     let line = `M0 ${base}`;
     for (let n = 0; n < swells; n++) {
         const at = n * step;
-        line += `C${round(at + step * 0.18)} ${base} ${round(at + step * 0.22)} ${round(top)} ${round(at + step * 0.4)} ${round(top)}S${round(at + step * 0.7)} ${base} ${round(at + step)} ${base}`;
+        const along = (share: number): number => round(at + step * share);
+        const high = round(top);
+        line += `C${along(0.18)} ${base} ${along(0.22)} ${high} ${along(0.4)} ${high}`;
+        line += `S${along(0.7)} ${base} ${along(1)} ${base}`;
     }
     const ticks = [];
     for (let half = 0; half <= minutes * 2 + 1e-9; half++) {
         const whole = half % 2 === 0;
-        ticks.push({ x: round((half / 2 / minutes) * width), long: whole, label: whole && (minutes <= 12 || half % 10 === 0) ? String(half / 2) : '' });
+        ticks.push({
+            x: round((half / 2 / minutes) * width),
+            long: whole,
+            label: whole && (minutes <= 12 || half % 10 === 0) ? String(half / 2) : '',
+        });
     }
     return { line, ticks };
 }

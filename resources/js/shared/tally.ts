@@ -1,12 +1,29 @@
 import type { Stroke } from './timeline';
 
-export interface Mark { kind: Stroke; x: number }
+export interface Mark {
+    kind: Stroke;
+    x: number;
+}
 
 const WORDS: Record<Stroke, string> = {
-    done: 'done', partial: 'in part', missed: 'missed', stopped: 'stopped for a symptom', extra: 'extra', 'put-off': 'not today', open: 'still to come',
+    done: 'done',
+    partial: 'in part',
+    missed: 'missed',
+    stopped: 'stopped for a symptom',
+    extra: 'extra',
+    'put-off': 'not today',
+    open: 'still to come',
 };
 
-const LETTERS: Record<string, Stroke> = { d: 'done', p: 'partial', m: 'missed', s: 'stopped', x: 'extra', n: 'put-off', o: 'open' };
+const LETTERS: Record<string, Stroke> = {
+    d: 'done',
+    p: 'partial',
+    m: 'missed',
+    s: 'stopped',
+    x: 'extra',
+    n: 'put-off',
+    o: 'open',
+};
 
 /** Days of strokes from "ddm,d,,dp". */
 export function strokesOf(text: string): Stroke[][] {
@@ -14,7 +31,12 @@ export function strokesOf(text: string): Stroke[][] {
 }
 
 /** Strokes of days side by side; the days share the width evenly or take what they need. */
-export function stripMarks(days: Stroke[][], stroke: number, gap: number, dayWidth: number | null): { marks: Mark[]; width: number } {
+export function stripMarks(
+    days: Stroke[][],
+    stroke: number,
+    gap: number,
+    dayWidth: number | null,
+): { marks: Mark[]; width: number } {
     const marks: Mark[] = [];
     let x = 0;
     for (const day of days) {

@@ -1,7 +1,26 @@
 /** A timeline as PHP compiles it. Times are whole milliseconds from the zero of the cue's own segment. */
 export type CueKind =
-    | 'lead-in' | 'empty' | 'inhale' | 'top-up' | 'hold' | 'exhale' | 'hum' | 'rest' | 'retention' | 'release' | 'free'
-    | 'tense' | 'let-go' | 'region' | 'number' | 'step' | 'move' | 'listen' | 'bell' | 'settle' | 'return';
+    | 'lead-in'
+    | 'empty'
+    | 'inhale'
+    | 'top-up'
+    | 'hold'
+    | 'exhale'
+    | 'hum'
+    | 'rest'
+    | 'retention'
+    | 'release'
+    | 'free'
+    | 'tense'
+    | 'let-go'
+    | 'region'
+    | 'number'
+    | 'step'
+    | 'move'
+    | 'listen'
+    | 'bell'
+    | 'settle'
+    | 'return';
 
 export interface Beat {
     at: number;
@@ -10,7 +29,12 @@ export interface Beat {
     word?: string;
 }
 
-export interface Place { step: number; round: number; breath: number; of: number }
+export interface Place {
+    step: number;
+    round: number;
+    breath: number;
+    of: number;
+}
 
 export interface Cue {
     kind: CueKind;
@@ -42,9 +66,21 @@ export interface Segment {
     cues: Cue[];
 }
 
-export interface Timeline { exercise_ms: number; total_ms: number; about: boolean; breaths: number; rounds: number; sets: number; segments: Segment[] }
+export interface Timeline {
+    exercise_ms: number;
+    total_ms: number;
+    about: boolean;
+    breaths: number;
+    rounds: number;
+    sets: number;
+    segments: Segment[];
+}
 
 /** What a ridge draws: one breath or a retention, or minutes that pass uncounted. */
-export interface RidgeShape { minutes: number | null; cues: Cue[]; count_s: number }
+export interface RidgeShape {
+    minutes: number | null;
+    cues: Cue[];
+    count_s: number;
+}
 
 export type Stroke = 'done' | 'partial' | 'missed' | 'stopped' | 'extra' | 'put-off' | 'open';

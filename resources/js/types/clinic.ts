@@ -1,11 +1,29 @@
 /** Sums over a clinic's patients; lines about too few are not sent. */
-interface OutcomeLine { key: string; name: string; patients: number; due: number; credit: number; practices: number; stops: number; share: number | null; stops_per_1000: number | null }
+interface OutcomeLine {
+    key: string;
+    name: string;
+    patients: number;
+    due: number;
+    credit: number;
+    practices: number;
+    stops: number;
+    share: number | null;
+    stops_per_1000: number | null;
+}
 
 export interface OutcomesShown {
     /** Patients from which a line is shown. */
     least: number;
     finished: { programmes: number; outcomes: { label: string; programmes: number }[] };
-    forms: { form: string; name: string; patients: number; improved: number; recovered: number; unchanged: number; worse: number }[];
+    forms: {
+        form: string;
+        name: string;
+        patients: number;
+        improved: number;
+        recovered: number;
+        unchanged: number;
+        worse: number;
+    }[];
     techniques: OutcomeLine[];
     anchors: OutcomeLine[];
 }

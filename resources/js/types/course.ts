@@ -24,7 +24,11 @@ export interface CourseExercise {
 }
 
 /** Earlier: it is from before the axis and stands at its beginning. */
-export interface CoursePoint { day: string; value: number; earlier: string | null }
+export interface CoursePoint {
+    day: string;
+    value: number;
+    earlier: string | null;
+}
 
 export interface CourseProgramme {
     from: string;
@@ -69,9 +73,19 @@ export interface CoursePeriods {
     lines: { what: string; then: string; now: string; change: string | null }[];
 }
 
-export interface Choice { value: string; label: string }
+export interface Choice {
+    value: string;
+    label: string;
+}
 
-export interface CourseStop { on: string; exercise: string; class: string; symptom: string; got: string; remark: string | null }
+export interface CourseStop {
+    on: string;
+    exercise: string;
+    class: string;
+    symptom: string;
+    got: string;
+    remark: string | null;
+}
 
 export interface CoursePractice {
     uuid: string;
@@ -108,7 +122,11 @@ export interface CourseProps {
     programmes?: { id: number; text: string; here: boolean; running: boolean }[];
     anchors?: { name: string; share: number | null; credit: number; due: number }[];
     periods?: CoursePeriods | null;
-    paper?: { days: { date: string; label: string }[]; rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[]; symptoms: Choice[] } | null;
+    paper?: {
+        days: { date: string; label: string }[];
+        rows: { lineage: string; name: string; days: { planned: number; known: number }[] }[];
+        symptoms: Choice[];
+    } | null;
     note?: { text: string; on: string; session: string } | null;
     stops?: CourseStop[];
     practices?: CoursePractice[];

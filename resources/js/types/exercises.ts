@@ -67,7 +67,11 @@ export interface RoutineFigures {
     about: boolean;
 }
 
-export interface RoutineEntry extends RoutineFigures { key: string; name: string; is_own: boolean }
+export interface RoutineEntry extends RoutineFigures {
+    key: string;
+    name: string;
+    is_own: boolean;
+}
 
 export interface ExercisesProps {
     list: ExerciseEntry[];
@@ -81,4 +85,9 @@ export interface ExercisesProps {
 }
 
 /** What the player needs in the room. */
-export interface RoomPlay { name: string; timeline: Timeline; ridge: RidgeShape; words: Record<string, string> }
+export interface RoomPlay {
+    name: string;
+    timeline: Timeline;
+    ridge: RidgeShape;
+    words: Record<string, string>;
+}

@@ -1,7 +1,14 @@
 import type { Choice } from './pages';
 import type { PausedExercise, RedFlagAnswer } from './screening';
 
-export interface MeasuredValue { value: number; words: string | null; position: string; method: string; on: string; by: string }
+export interface MeasuredValue {
+    value: number;
+    words: string | null;
+    position: string;
+    method: string;
+    on: string;
+    by: string;
+}
 
 export interface MeasureView {
     key: string;
@@ -16,7 +23,13 @@ export interface MeasureView {
     comparable: boolean;
 }
 
-export interface FormScore { score: number | null; band: string | null; missing: number; on: string; where: string }
+export interface FormScore {
+    score: number | null;
+    band: string | null;
+    missing: number;
+    on: string;
+    where: string;
+}
 
 export interface QuestionnaireView {
     key: string;

@@ -12,10 +12,20 @@ export interface PatientHead {
     open_session: string | null;
 }
 
-export interface AnchorFields { anchor: string; label: string; from: string; to: string; days: number[] }
+export interface AnchorFields {
+    anchor: string;
+    label: string;
+    from: string;
+    to: string;
+    days: number[];
+}
 
 /** A step of a routine as it is typed. */
-export interface RoutineStep { kind: string; technique?: string; [field: string]: unknown }
+export interface RoutineStep {
+    kind: string;
+    technique?: string;
+    [field: string]: unknown;
+}
 
 /** The fields of an item as they are typed; PHP reads and completes them. */
 export interface DraftFields {
@@ -72,7 +82,10 @@ export interface Figures {
     counts: Record<string, number> | null;
 }
 
-export interface FindingCause { flags: string[]; numbers: Record<string, number> }
+export interface FindingCause {
+    flags: string[];
+    numbers: Record<string, number>;
+}
 
 export interface Finding {
     rule: string;
@@ -86,7 +99,16 @@ export interface Finding {
     changes: { label: string; set: Partial<DraftFields>; add: Partial<DraftFields> | null }[];
 }
 
-export interface LadderRung { change: string; axis: string | null; set: Record<string, unknown>; days: number; cycle_s: number | null; rate: number | null; minutes: number; ridge: RidgeShape }
+export interface LadderRung {
+    change: string;
+    axis: string | null;
+    set: Record<string, unknown>;
+    days: number;
+    cycle_s: number | null;
+    rate: number | null;
+    minutes: number;
+    ridge: RidgeShape;
+}
 
 export interface ItemAnswer {
     id: string;
@@ -103,14 +125,32 @@ export interface ItemAnswer {
     findings: Finding[];
 }
 
-export interface BenchAnswer { items: ItemAnswer[]; minutes: number[]; school: string; error: string | null }
+export interface BenchAnswer {
+    items: ItemAnswer[];
+    minutes: number[];
+    school: string;
+    error: string | null;
+}
 
-export interface RoutineChoice { name: string; steps: RoutineStep[] }
+export interface RoutineChoice {
+    name: string;
+    steps: RoutineStep[];
+}
 
-export interface Choice { value: string; label: string }
+export interface Choice {
+    value: string;
+    label: string;
+}
 
 /** Who opened or changed what, when. */
-export interface TrailLine { on: string; by: string; kind: 'opened' | 'changed'; what: string; patient: string; patient_id: string }
+export interface TrailLine {
+    on: string;
+    by: string;
+    kind: 'opened' | 'changed';
+    what: string;
+    patient: string;
+    patient_id: string;
+}
 
 export interface TechniqueChoice {
     key: string;
@@ -130,7 +170,12 @@ export interface TechniqueChoice {
     defaults: DraftFields;
 }
 
-export interface TemplateChoice { id: string | null; name: string; school: string; items: Partial<DraftFields>[] }
+export interface TemplateChoice {
+    id: string | null;
+    name: string;
+    school: string;
+    items: Partial<DraftFields>[];
+}
 
 export interface BenchChoices {
     templates: TemplateChoice[];

@@ -2,11 +2,26 @@ import type { QuestionnaireView } from './measure';
 import type { PatientHead, TrailLine } from './pages';
 import type { PastScreening, PausedExercise, RedFlagAnswer } from './screening';
 
-export interface DetailFields { name: string; birth_date: string; time_zone: string; day_start: string; contact: string; minutes_a_day: string }
+export interface DetailFields {
+    name: string;
+    birth_date: string;
+    time_zone: string;
+    day_start: string;
+    contact: string;
+    minutes_a_day: string;
+}
 
-export interface Person { id: number; name: string }
+export interface Person {
+    id: number;
+    name: string;
+}
 
-export interface HandoverLine { text: string; by: string; on: string; reason: string }
+export interface HandoverLine {
+    text: string;
+    by: string;
+    on: string;
+    reason: string;
+}
 
 export interface RecordProps {
     patient: PatientHead;
@@ -18,8 +33,24 @@ export interface RecordProps {
     exercises: PausedExercise[];
     measurements: { label: string; value: string; words: string | null; how: string; on: string; by: string }[];
     questionnaires: QuestionnaireView[];
-    sessions: { id: string; number: number; on: string; by: string; note: string | null; signed_by: string | null; amendments: number }[];
-    versions: { id: number; query: string; number: number; on: string; by: string; reason: string | null; items: string }[];
+    sessions: {
+        id: string;
+        number: number;
+        on: string;
+        by: string;
+        note: string | null;
+        signed_by: string | null;
+        amendments: number;
+    }[];
+    versions: {
+        id: number;
+        query: string;
+        number: number;
+        on: string;
+        by: string;
+        reason: string | null;
+        items: string;
+    }[];
     practices: number;
     responsible: Person;
     shared_with: Person[];

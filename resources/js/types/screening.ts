@@ -1,9 +1,30 @@
 /** weeks: so long what happened counts as recent; gas: longer with gas in the eye. */
-export interface Question { key: string; text: string; note?: string | null; weeks?: number | null; gas?: boolean }
-export interface QuestionGroup { title: string; red: boolean; source: string; questions: Question[] }
-export interface RedFlagAnswer { id: number; label: string; raised: string; is_open: boolean; pauses: boolean; actions: { action: string; by: string; on: string; waits: boolean }[] }
+export interface Question {
+    key: string;
+    text: string;
+    note?: string | null;
+    weeks?: number | null;
+    gas?: boolean;
+}
+export interface QuestionGroup {
+    title: string;
+    red: boolean;
+    source: string;
+    questions: Question[];
+}
+export interface RedFlagAnswer {
+    id: number;
+    label: string;
+    raised: string;
+    is_open: boolean;
+    pauses: boolean;
+    actions: { action: string; by: string; on: string; waits: boolean }[];
+}
 /** What may go on by itself while a red flag is open. */
-export interface PausedExercise { lineage: string; name: string }
+export interface PausedExercise {
+    lineage: string;
+    name: string;
+}
 export interface LatestScreening {
     on: string;
     by: string;
@@ -18,6 +39,17 @@ export interface LatestScreening {
 }
 
 /** What the patient answered at home, or that it still waits there. */
-export interface FromHome { id: string; answered: number; of: number; sent_on: string | null; answers: Record<string, boolean> }
+export interface FromHome {
+    id: string;
+    answered: number;
+    of: number;
+    sent_on: string | null;
+    answers: Record<string, boolean>;
+}
 
-export interface PastScreening { on: string; by: string; from_patient: boolean; yes: string[] }
+export interface PastScreening {
+    on: string;
+    by: string;
+    from_patient: boolean;
+    yes: string[];
+}

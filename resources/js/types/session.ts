@@ -11,9 +11,16 @@ export interface SessionHeadView {
     steps: { key: string; label: string; has: boolean }[];
 }
 
-export interface KeptContent { revision: number; content: Record<string, unknown>; by: string | null }
+export interface KeptContent {
+    revision: number;
+    content: Record<string, unknown>;
+    by: string | null;
+}
 
-export interface EvidenceLine { number: string; text: string }
+export interface EvidenceLine {
+    number: string;
+    text: string;
+}
 
 export interface BriefShown {
     lines: (EvidenceLine & { evidence: 'screening' | 'course' | 'measure' })[];
@@ -26,7 +33,16 @@ export interface CatchUpShown {
     exercises: { name: string; lines: EvidenceLine[] }[];
     stops: { on: string; symptom: string; remark: string | null }[];
     remarks: { on: string; text: string }[];
-    diary: { symptoms: { id: number; name: string }[]; entries: { date: string; ratings: Record<string, number>; sleep: number | null; text: string | null; late: boolean }[] };
+    diary: {
+        symptoms: { id: number; name: string }[];
+        entries: {
+            date: string;
+            ratings: Record<string, number>;
+            sleep: number | null;
+            text: string | null;
+            late: boolean;
+        }[];
+    };
     screened: { on: string; by: string; today: boolean } | null;
 }
 
@@ -41,22 +57,52 @@ export interface TeachChoice {
     hands: string;
 }
 
-export interface Tried { name: string; lineage: string | null; pattern: string; at: string; effort: number | null; smooth: 'yes' | 'partly' | 'no' | null; remark: string; seen: string[] }
+export interface Tried {
+    name: string;
+    lineage: string | null;
+    pattern: string;
+    at: string;
+    effort: number | null;
+    smooth: 'yes' | 'partly' | 'no' | null;
+    remark: string;
+    seen: string[];
+}
 
 export interface DecideShown {
     decisions: { value: string; label: string }[];
-    items: { lineage: string; name: string; summary: string; as_needed: boolean; since: string; lines: EvidenceLine[]; next: string | null; proposal: { kind: string; label: string; because: string; rule: string } | null }[];
+    items: {
+        lineage: string;
+        name: string;
+        summary: string;
+        as_needed: boolean;
+        since: string;
+        lines: EvidenceLine[];
+        next: string | null;
+        proposal: { kind: string; label: string; because: string; rule: string } | null;
+    }[];
 }
 
 export interface HandOverShown {
-    version: { number: number; is_new: boolean; in_force_from: string; review_on: string; patient_note: string | null; items: { name: string; summary: string }[] } | null;
+    version: {
+        number: number;
+        is_new: boolean;
+        in_force_from: string;
+        review_on: string;
+        patient_note: string | null;
+        items: { name: string; summary: string }[];
+    } | null;
     has_device: boolean;
     public_address: string;
 }
 
 export interface NoteShown {
     draft: string;
-    signed: { text: string; by: string; on: string; amendments: { text: string; reason: string; by: string; on: string }[] } | null;
+    signed: {
+        text: string;
+        by: string;
+        on: string;
+        amendments: { text: string; reason: string; by: string; on: string }[];
+    } | null;
 }
 
 export type MeasureShown = DeskProps;

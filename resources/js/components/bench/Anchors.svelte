@@ -6,7 +6,9 @@
     let { bench, choices }: { bench: Bench; choices: BenchChoices } = $props();
 
     const anchors = $derived(bench.fields.anchors);
-    const free = $derived(choices.anchors.filter((choice) => !anchors.some((anchor) => anchor.anchor === choice.value)));
+    const free = $derived(
+        choices.anchors.filter((choice) => !anchors.some((anchor) => anchor.anchor === choice.value)),
+    );
 
     function move(index: number, key: string): void {
         const choice = choices.anchors.find((each) => each.value === key);
@@ -19,7 +21,9 @@
     function toggle(index: number, day: number): void {
         const anchor = anchors[index];
         if (!anchor) return;
-        anchor.days = anchor.days.includes(day) ? anchor.days.filter((each) => each !== day) : [...anchor.days, day].sort();
+        anchor.days = anchor.days.includes(day)
+            ? anchor.days.filter((each) => each !== day)
+            : [...anchor.days, day].sort();
         bench.changed();
     }
 
@@ -30,35 +34,78 @@
     function add(): void {
         const choice = free[0];
         if (!choice) return;
-        const anchor = { anchor: choice.value, label: choice.label, from: choice.from, to: choice.to, days: [1, 2, 3, 4, 5, 6, 7] };
+        const anchor = {
+            anchor: choice.value,
+            label: choice.label,
+            from: choice.from,
+            to: choice.to,
+            days: [1, 2, 3, 4, 5, 6, 7],
+        };
         bench.set({ anchors: [...anchors, anchor], times_a_day: anchors.length + 1 });
     }
+
+    const choicesFor = (anchor: string): typeof choices.anchors =>
+        choices.anchors.filter((choice) => choice.value === anchor || free.includes(choice));
 </script>
 
 <table class="w-full text-[0.925rem]">
     <caption class="visually-hidden">When to practise: anchor, window and weekdays</caption>
-    <thead class="visually-hidden"><tr><th scope="col">Anchor</th><th scope="col">Window</th><th scope="col">Weekdays</th><th scope="col">Remove</th></tr></thead>
+    <thead class="visually-hidden"
+        ><tr
+            ><th scope="col">Anchor</th><th scope="col">Window</th><th scope="col">Weekdays</th><th scope="col"
+                >Remove</th
+            ></tr
+        ></thead
+    >
     <tbody>
         {#each anchors as anchor, index (anchor.anchor)}
             <tr class="border-t border-rule">
                 <td class="py-1 pr-3">
-                    <select class="slot !text-base" aria-label="Anchor {index + 1}" value={anchor.anchor} onchange={(event) => move(index, event.currentTarget.value)}>
-                        {#each choices.anchors.filter((choice) => choice.value === anchor.anchor || free.includes(choice)) as choice (choice.value)}
+                    <select
+                        class="slot !text-base"
+                        aria-label="Anchor {index + 1}"
+                        value={anchor.anchor}
+                        onchange={(event) => move(index, event.currentTarget.value)}
+                    >
+                        {#each choicesFor(anchor.anchor) as choice (choice.value)}
                             <option value={choice.value}>{choice.label}</option>
                         {/each}
                     </select>
                 </td>
                 <td class="pr-3 whitespace-nowrap">
-                    <input class="slot !text-base" inputmode="numeric" maxlength="5" aria-label="{anchor.label}, from" bind:value={anchor.from} onchange={() => bench.changed()} />
-                    to <input class="slot !text-base" inputmode="numeric" maxlength="5" aria-label="{anchor.label}, to" bind:value={anchor.to} onchange={() => bench.changed()} />
+                    <input
+                        class="slot !text-base"
+                        inputmode="numeric"
+                        maxlength="5"
+                        aria-label="{anchor.label}, from"
+                        bind:value={anchor.from}
+                        onchange={() => bench.changed()}
+                    />
+                    to
+                    <input
+                        class="slot !text-base"
+                        inputmode="numeric"
+                        maxlength="5"
+                        aria-label="{anchor.label}, to"
+                        bind:value={anchor.to}
+                        onchange={() => bench.changed()}
+                    />
                 </td>
                 <td class="whitespace-nowrap">
                     {#each WEEKDAYS as weekday, day (weekday)}
-                        <button type="button" class="day" aria-label="{weekday}, {anchor.label}" aria-pressed={anchor.days.includes(day + 1)} onclick={() => toggle(index, day + 1)}>{weekday.charAt(0)}</button>
+                        <button
+                            type="button"
+                            class="day"
+                            aria-label="{weekday}, {anchor.label}"
+                            aria-pressed={anchor.days.includes(day + 1)}
+                            onclick={() => toggle(index, day + 1)}>{weekday.charAt(0)}</button
+                        >
                     {/each}
                 </td>
                 <td class="text-right">
-                    {#if anchors.length > 1}<button type="button" class="plain text-sm" onclick={() => remove(index)}>Remove<span class="visually-hidden"> {anchor.label}</span></button>{/if}
+                    {#if anchors.length > 1}<button type="button" class="plain text-sm" onclick={() => remove(index)}
+                            >Remove<span class="visually-hidden"> {anchor.label}</span></button
+                        >{/if}
                 </td>
             </tr>
         {/each}
@@ -67,6 +114,19 @@
 {#if free.length > 0}<button type="button" class="plain mt-1 text-sm" onclick={add}>Add an anchor</button>{/if}
 
 <style>
-    .day { border: 1px solid var(--rule); border-radius: 2px; min-width: 1.75rem; height: 1.75rem; color: var(--muted); cursor: pointer; }
-    .day[aria-pressed='true'] { background: var(--card); border-color: var(--ink); border-bottom-width: 3px; color: var(--ink); font-weight: 700; }
+    .day {
+        border: 1px solid var(--rule);
+        border-radius: 2px;
+        min-width: 1.75rem;
+        height: 1.75rem;
+        color: var(--muted);
+        cursor: pointer;
+    }
+    .day[aria-pressed='true'] {
+        background: var(--card);
+        border-color: var(--ink);
+        border-bottom-width: 3px;
+        color: var(--ink);
+        font-weight: 700;
+    }
 </style>

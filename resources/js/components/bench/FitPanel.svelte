@@ -7,12 +7,27 @@
 
     let { bench, measured }: { bench: Bench; measured: Record<string, number> } = $props();
 
-    interface Fit { text: string; changes: { label: string; set: Partial<DraftFields> }[] }
+    interface Fit {
+        text: string;
+        changes: { label: string; set: Partial<DraftFields> }[];
+    }
 
-    const LIMITS = [['inhale', 'inhale'], ['hold', 'hold'], ['exhale', 'exhale']] as const;
+    const LIMITS = [
+        ['inhale', 'inhale'],
+        ['hold', 'hold'],
+        ['exhale', 'exhale'],
+    ] as const;
     /** What was measured stands in the fields already. */
     const known = (name: string): string => (measured[name] === undefined ? '' : String(measured[name]));
-    let to = $state<Record<string, string>>(untrack(() => ({ inhale: known('inhale'), hold: known('hold'), exhale: known('exhale'), rate: known('resting-rate'), minutes: '' })));
+    let to = $state<Record<string, string>>(
+        untrack(() => ({
+            inhale: known('inhale'),
+            hold: known('hold'),
+            exhale: known('exhale'),
+            rate: known('resting-rate'),
+            minutes: '',
+        })),
+    );
     let fit = $state.raw<Fit | null>(null);
     let tapped = $state.raw<{ count_s: number; spread: number; taps: number } | null>(null);
     let trouble = $state('');
@@ -33,7 +48,12 @@
 
     async function find(which: 'limits' | 'rate' | 'minutes'): Promise<void> {
         const typed = $state.snapshot(to);
-        fit = await ask<Fit>('fit', { to: which === 'limits' ? { inhale: typed.inhale, hold: typed.hold, exhale: typed.exhale } : { [which]: typed[which] } });
+        fit = await ask<Fit>('fit', {
+            to:
+                which === 'limits'
+                    ? { inhale: typed.inhale, hold: typed.hold, exhale: typed.exhale }
+                    : { [which]: typed[which] },
+        });
     }
 
     async function tap(): Promise<void> {
@@ -51,17 +71,66 @@
 </script>
 
 <div class="grid gap-1 text-[0.925rem] leading-8">
-    <p>Comfortable at most {#each LIMITS as [name, label] (name)}<input class="slot small" aria-label="Comfortable {label}, seconds" inputmode="decimal" bind:value={to[name]} /> s {label}{name === 'exhale' ? '' : ', '}{/each}
-        <button type="button" class="linklike" onclick={() => find('limits')}>fit to this patient</button></p>
-    <p>To <input class="slot small" aria-label="Breaths a minute to fit to" inputmode="decimal" bind:value={to.rate} /> breaths a minute <button type="button" class="linklike" onclick={() => find('rate')}>fit to the rate</button>,
-        or to <input class="slot small" aria-label="Minutes to fit to" inputmode="decimal" bind:value={to.minutes} /> min <button type="button" class="linklike" onclick={() => find('minutes')}>fit to the time</button></p>
-    <p><button type="button" class="tap" onkeydown={keydown} onpointerdown={(event) => { event.preventDefault(); void tap(); }}>Tap the counts</button>
-        <span class="text-muted" role="status">{#if tapped}{short(tapped.count_s)} s a count from {tapped.taps} taps, spread {percent(tapped.spread)}{:else if taps.length > 0}{taps.length} of at least 4 taps{:else}by pointer or space bar, along with the breath or your voice{/if}</span>
-        {#if tapped}<button type="button" class="linklike" onclick={() => { if (tapped) bench.set({ count_length: tapped.count_s }); }}>take {short(tapped.count_s)} s</button>{/if}</p>
+    <p>
+        Comfortable at most {#each LIMITS as [name, label] (name)}<input
+                class="slot small"
+                aria-label="Comfortable {label}, seconds"
+                inputmode="decimal"
+                bind:value={to[name]}
+            />
+            s {label}{name === 'exhale' ? '' : ', '}{/each}
+        <button type="button" class="linklike" onclick={() => find('limits')}>fit to this patient</button>
+    </p>
+    <p>
+        To <input class="slot small" aria-label="Breaths a minute to fit to" inputmode="decimal" bind:value={to.rate} />
+        breaths a minute <button type="button" class="linklike" onclick={() => find('rate')}>fit to the rate</button>,
+        or to <input class="slot small" aria-label="Minutes to fit to" inputmode="decimal" bind:value={to.minutes} />
+        min <button type="button" class="linklike" onclick={() => find('minutes')}>fit to the time</button>
+    </p>
+    <p>
+        <button
+            type="button"
+            class="tap"
+            onkeydown={keydown}
+            onpointerdown={(event) => {
+                event.preventDefault();
+                void tap();
+            }}>Tap the counts</button
+        >
+        <span class="text-muted" role="status"
+            >{#if tapped}{short(tapped.count_s)} s a count from {tapped.taps} taps, spread {percent(
+                    tapped.spread,
+                )}{:else if taps.length > 0}{taps.length} of at least 4 taps{:else}by pointer or space bar, along with
+                the breath or your voice{/if}</span
+        >
+        {#if tapped}<button
+                type="button"
+                class="linklike"
+                onclick={() => {
+                    if (tapped) bench.set({ count_length: tapped.count_s });
+                }}>take {short(tapped.count_s)} s</button
+            >{/if}
+    </p>
     {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
-    {#if fit}<p aria-live="polite">{fit.text} {#each fit.changes as change (change.label)}<button type="button" class="linklike" onclick={() => bench.set(change.set)}>{change.label}</button> {/each}</p>{/if}
+    {#if fit}<p aria-live="polite">
+            {fit.text}
+            {#each fit.changes as change (change.label)}<button
+                    type="button"
+                    class="linklike"
+                    onclick={() => bench.set(change.set)}>{change.label}</button
+                >
+            {/each}
+        </p>{/if}
 </div>
 
 <style>
-    .tap { border: 1px solid var(--ink); background: var(--card); padding: 0.1rem 0.9rem; border-radius: 2px; font-weight: 600; touch-action: manipulation; cursor: pointer; }
+    .tap {
+        border: 1px solid var(--ink);
+        background: var(--card);
+        padding: 0.1rem 0.9rem;
+        border-radius: 2px;
+        font-weight: 600;
+        touch-action: manipulation;
+        cursor: pointer;
+    }
 </style>

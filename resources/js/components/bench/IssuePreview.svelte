@@ -2,9 +2,18 @@
     import { Button, Textarea } from 'flowbite-svelte';
     import { onMount } from 'svelte';
 
-    export interface Preview { changes: { kind: string; name: string; lines: { what: string; from: string; to: string }[] }[]; patient_note: string }
+    export interface Preview {
+        changes: { kind: string; name: string; lines: { what: string; from: string; to: string }[] }[];
+        patient_note: string;
+    }
 
-    interface Props { preview: Preview; note: string; number: number; isBusy: boolean; onleave: () => void }
+    interface Props {
+        preview: Preview;
+        note: string;
+        number: number;
+        isBusy: boolean;
+        onleave: () => void;
+    }
 
     let { preview, note = $bindable(), number, isBusy, onleave }: Props = $props();
 
@@ -13,19 +22,36 @@
     onMount(() => heading?.focus());
 </script>
 
-<section class="grid gap-x-10 gap-y-3 border-b border-ink bg-card px-5 py-4 md:grid-cols-2" aria-label="What version {number} changes">
+<section
+    class="grid gap-x-10 gap-y-3 border-b border-ink bg-card px-5 py-4 md:grid-cols-2"
+    aria-label="What version {number} changes"
+>
     <div>
         <h2 class="text-[1.05rem]" tabindex="-1" bind:this={heading}>What version {number} changes</h2>
         <ul class="text-[0.925rem]">
             {#each preview.changes as change, index (index)}
-                <li class="mt-1"><strong>{change.name}</strong> {KINDS[change.kind] ?? ''}
-                    {#if change.lines.length > 0}<ul class="text-muted">{#each change.lines as line (line.what)}<li>{line.what}: {line.from || '–'} → {line.to || '–'}</li>{/each}</ul>{/if}</li>
+                <li class="mt-1">
+                    <strong>{change.name}</strong>
+                    {KINDS[change.kind] ?? ''}
+                    {#if change.lines.length > 0}<ul class="text-muted">
+                            {#each change.lines as line (line.what)}<li>
+                                    {line.what}: {line.from || '–'} → {line.to || '–'}
+                                </li>{/each}
+                        </ul>{/if}
+                </li>
             {:else}<li class="text-muted">Nothing in the exercises; dates and goal only.</li>{/each}
         </ul>
     </div>
     <div>
-        <label class="text-[0.925rem] font-semibold" for="patient_note">What changed and why, as the patient reads it</label>
+        <label class="text-[0.925rem] font-semibold" for="patient_note"
+            >What changed and why, as the patient reads it</label
+        >
         <Textarea id="patient_note" rows={5} class="mt-1 w-full" bind:value={note} />
-        <div class="mt-2 flex gap-3"><Button type="submit" disabled={isBusy}>Issue version {number} now</Button><Button color="alternative" onclick={onleave}>Go on building</Button></div>
+        <div class="mt-2 flex gap-3">
+            <Button type="submit" disabled={isBusy}>Issue version {number} now</Button><Button
+                color="alternative"
+                onclick={onleave}>Go on building</Button
+            >
+        </div>
     </div>
 </section>

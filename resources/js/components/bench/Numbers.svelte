@@ -6,19 +6,32 @@
 
     const about = $derived(figures.about ? 'about ' : '');
     const shown = $derived(
-        figures.cycle_s !== null && figures.rate !== null && figures.exhale_to_inhale !== null && figures.quiet_share !== null
+        figures.cycle_s !== null &&
+            figures.rate !== null &&
+            figures.exhale_to_inhale !== null &&
+            figures.quiet_share !== null
             ? [
-                [number(figures.rate, 1), 'breaths a minute'],
-                [`${short(figures.cycle_s)} s`, 'one breath'],
-                [`1 : ${short(figures.exhale_to_inhale)}`, 'in to out'],
-                [percent(figures.quiet_share), 'quiet share'],
-                [about + clock(figures.exercise_ms), `one practice, ${figures.breaths} breaths${figures.rounds > 1 ? ` in ${figures.rounds} rounds` : ''}`],
-                [about + clock(figures.total_ms), 'with lead-in and return'],
-            ]
+                  [number(figures.rate, 1), 'breaths a minute'],
+                  [`${short(figures.cycle_s)} s`, 'one breath'],
+                  [`1 : ${short(figures.exhale_to_inhale)}`, 'in to out'],
+                  [percent(figures.quiet_share), 'quiet share'],
+                  [
+                      about + clock(figures.exercise_ms),
+                      `one practice, ${figures.breaths} breaths` +
+                          (figures.rounds > 1 ? ` in ${figures.rounds} rounds` : ''),
+                  ],
+                  [about + clock(figures.total_ms), 'with lead-in and return'],
+              ]
             : [
-                [about + clock(figures.exercise_ms), figures.breaths > 0 ? `one practice, ${figures.breaths} breaths` : 'one practice'],
-                [about + clock(figures.total_ms), figures.breaths > 0 ? 'with lead-in and return' : 'with settling and return'],
-            ],
+                  [
+                      about + clock(figures.exercise_ms),
+                      figures.breaths > 0 ? `one practice, ${figures.breaths} breaths` : 'one practice',
+                  ],
+                  [
+                      about + clock(figures.total_ms),
+                      figures.breaths > 0 ? 'with lead-in and return' : 'with settling and return',
+                  ],
+              ],
     );
 </script>
 

@@ -10,7 +10,13 @@
     const BETWEEN_MS = 250;
     let asked = 0;
     const MOST = 60;
-    const NAMES: Record<string, string> = { 'inhale': 'Inhale', 'top-up': 'Top-up', 'hold': 'Hold', 'exhale': 'Exhale', 'rest': 'Rest' };
+    const NAMES: Record<string, string> = {
+        inhale: 'Inhale',
+        'top-up': 'Top-up',
+        hold: 'Hold',
+        exhale: 'Exhale',
+        rest: 'Rest',
+    };
 
     let box: HTMLDivElement | undefined = $state();
     /** While dragging: the phase, its counts when it began, and where the pointer is, in the drawing's units. */
@@ -20,9 +26,16 @@
     const geometry = $derived(breathGeometry(shape, width, height));
     const kinds = $derived(shape.cues.map((cue) => cue.kind as string));
     /** A handle at the end of each phase that has counts. */
-    const handles = $derived(counts === null ? [] : geometry.phases
-        .map((phase, at) => ({ phase: kinds[at] ?? '', from: phase.from, to: phase.to }))
-        .filter((each, at, all) => (counts[each.phase] ?? 0) > 0 && all.findIndex((other) => other.phase === each.phase) === at));
+    const handles = $derived(
+        counts === null
+            ? []
+            : geometry.phases
+                  .map((phase, at) => ({ phase: kinds[at] ?? '', from: phase.from, to: phase.to }))
+                  .filter(
+                      (each, at, all) =>
+                          (counts[each.phase] ?? 0) > 0 && all.findIndex((other) => other.phase === each.phase) === at,
+                  ),
+    );
     const wanted = $derived(drag === null ? 0 : clamp(drag.phase, drag.counts + (drag.x - drag.from) / drag.perCount));
 
     function clamp(phase: string, value: number): number {
@@ -40,7 +53,13 @@
         if (now <= 0 || !(event.currentTarget instanceof HTMLElement)) return;
         event.currentTarget.setPointerCapture(event.pointerId);
         bench.frozen = shape;
-        drag = { phase: handle.phase, counts: now, from: handle.to, perCount: (handle.to - handle.from) / now, x: handle.to };
+        drag = {
+            phase: handle.phase,
+            counts: now,
+            from: handle.to,
+            perCount: (handle.to - handle.from) / now,
+            x: handle.to,
+        };
     }
 
     function move(event: PointerEvent): void {
@@ -75,19 +94,81 @@
 
 <div class="handles" bind:this={box}>
     {#each handles as handle (handle.phase)}
-        <div class="handle" role="slider" tabindex="0" aria-label="{NAMES[handle.phase] ?? handle.phase}, counts" aria-valuemin="0" aria-valuemax={MOST} aria-valuenow={counts?.[handle.phase] ?? 0}
-            style:left="{(handle.to / width) * 100}%" onpointerdown={(event) => start(event, handle)} onpointermove={move} onpointerup={end} onpointercancel={() => { drag = null; bench.frozen = null; }} onkeydown={(event) => key(event, handle.phase)}></div>
+        <div
+            class="handle"
+            role="slider"
+            tabindex="0"
+            aria-label="{NAMES[handle.phase] ?? handle.phase}, counts"
+            aria-valuemin="0"
+            aria-valuemax={MOST}
+            aria-valuenow={counts?.[handle.phase] ?? 0}
+            style:left="{(handle.to / width) * 100}%"
+            onpointerdown={(event) => start(event, handle)}
+            onpointermove={move}
+            onpointerup={end}
+            onpointercancel={() => {
+                drag = null;
+                bench.frozen = null;
+            }}
+            onkeydown={(event) => key(event, handle.phase)}
+        ></div>
     {/each}
     {#if drag}
-        <div class="ghost" style:left="{Math.max(0, Math.min(100, ((drag.from + (wanted - drag.counts) * drag.perCount) / width) * 100))}%"><span>{short(wanted)}</span></div>
+        <div
+            class="ghost"
+            style:left="{Math.max(
+                0,
+                Math.min(100, ((drag.from + (wanted - drag.counts) * drag.perCount) / width) * 100),
+            )}%"
+        >
+            <span>{short(wanted)}</span>
+        </div>
     {/if}
 </div>
 
 <style>
-    .handles { position: absolute; inset: 0 0 2.2rem 0; pointer-events: none; }
-    .handle { position: absolute; top: 0; bottom: 0; width: 1.5rem; margin-left: -0.75rem; cursor: ew-resize; pointer-events: auto; touch-action: none; }
-    .handle::after { content: ''; position: absolute; left: 0.65rem; bottom: 0; width: 0.2rem; height: 1rem; background: var(--ink); border-radius: 1px; }
-    .handle:hover::after { background: var(--reed); height: 100%; }
-    .ghost { position: absolute; top: 0; bottom: 0; border-left: 2px dashed var(--clay); }
-    .ghost span { position: absolute; top: -0.2rem; left: 0.3rem; background: var(--card); color: var(--clay); font-weight: 700; padding: 0 0.3rem; }
+    .handles {
+        position: absolute;
+        inset: 0 0 2.2rem 0;
+        pointer-events: none;
+    }
+    .handle {
+        position: absolute;
+        top: 0;
+        bottom: 0;
+        width: 1.5rem;
+        margin-left: -0.75rem;
+        cursor: ew-resize;
+        pointer-events: auto;
+        touch-action: none;
+    }
+    .handle::after {
+        content: '';
+        position: absolute;
+        left: 0.65rem;
+        bottom: 0;
+        width: 0.2rem;
+        height: 1rem;
+        background: var(--ink);
+        border-radius: 1px;
+    }
+    .handle:hover::after {
+        background: var(--reed);
+        height: 100%;
+    }
+    .ghost {
+        position: absolute;
+        top: 0;
+        bottom: 0;
+        border-left: 2px dashed var(--clay);
+    }
+    .ghost span {
+        position: absolute;
+        top: -0.2rem;
+        left: 0.3rem;
+        background: var(--card);
+        color: var(--clay);
+        font-weight: 700;
+        padding: 0 0.3rem;
+    }
 </style>

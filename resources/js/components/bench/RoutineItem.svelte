@@ -21,13 +21,41 @@
     }
 </script>
 
-<p class="font-serif text-[1.2rem]">The routine <input class="slot" aria-label="Name of the routine" bind:value={bench.fields.routine_name} oninput={() => bench.typed()} aria-invalid={errors.routine_name ? 'true' : undefined} />,
-    <input class="slot" aria-label="Practices a day" inputmode="numeric" bind:value={bench.fields.times_a_day} oninput={() => bench.typed()} aria-invalid={errors.times_a_day ? 'true' : undefined} /> × a day.</p>
+<p class="font-serif text-[1.2rem]">
+    The routine <input
+        class="slot"
+        aria-label="Name of the routine"
+        bind:value={bench.fields.routine_name}
+        oninput={() => bench.typed()}
+        aria-invalid={errors.routine_name ? 'true' : undefined}
+    />,
+    <input
+        class="slot"
+        aria-label="Practices a day"
+        inputmode="numeric"
+        bind:value={bench.fields.times_a_day}
+        oninput={() => bench.typed()}
+        aria-invalid={errors.times_a_day ? 'true' : undefined}
+    /> × a day.
+</p>
 <ol class="mt-2">
     {#each steps as step, index (index)}
-        <StepRow {step} {index} last={index === steps.length - 1} techniques={choices.techniques.filter((each) => !each.is_recovery && each.defaults.own_name === null)} kinds={choices.kinds} {errors}
-            onchange={(next) => put(steps.map((each, at) => (at === index ? next : each)))} onremove={() => put(steps.filter((_, at) => at !== index))} onmove={(by) => move(index, by)} />
+        <StepRow
+            {step}
+            {index}
+            last={index === steps.length - 1}
+            techniques={choices.techniques.filter((each) => !each.is_recovery && each.defaults.own_name === null)}
+            kinds={choices.kinds}
+            {errors}
+            onchange={(next) => put(steps.map((each, at) => (at === index ? next : each)))}
+            onremove={() => put(steps.filter((_, at) => at !== index))}
+            onmove={(by) => move(index, by)}
+        />
     {/each}
 </ol>
-<button type="button" class="plain mt-1 text-sm" onclick={() => put([...steps, { kind: 'free', seconds: 30 }])}>Add a step</button>
-{#each ['routine_name', 'steps', 'times_a_day'] as field (field)}{#if errors[field]}<p class="font-semibold text-clay">{errors[field]}</p>{/if}{/each}
+<button type="button" class="plain mt-1 text-sm" onclick={() => put([...steps, { kind: 'free', seconds: 30 }])}
+    >Add a step</button
+>
+{#each ['routine_name', 'steps', 'times_a_day'] as field (field)}{#if errors[field]}<p class="font-semibold text-clay">
+            {errors[field]}
+        </p>{/if}{/each}

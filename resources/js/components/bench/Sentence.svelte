@@ -4,7 +4,11 @@
 
     type Typed = 'ratio' | 'count_length' | 'breaths' | 'minutes' | 'times_a_day' | 'use_when' | 'daily_most';
 
-    interface Props { bench: Bench; choices: BenchChoices; technique: TechniqueChoice }
+    interface Props {
+        bench: Bench;
+        choices: BenchChoices;
+        technique: TechniqueChoice;
+    }
 
     let { bench, choices, technique }: Props = $props();
 
@@ -12,7 +16,13 @@
     const changed = (): void => bench.typed();
 
     /** By how much the arrow keys and the steppers change a number. The ratio is stepped on the ridge. */
-    const STEPS: Record<string, number | undefined> = { count_length: 0.05, breaths: 1, minutes: 0.5, times_a_day: 1, daily_most: 1 };
+    const STEPS: Record<string, number | undefined> = {
+        count_length: 0.05,
+        breaths: 1,
+        minutes: 0.5,
+        times_a_day: 1,
+        daily_most: 1,
+    };
 
     function step(field: Typed, by: number): void {
         const now = Number(bench.fields[field]);
@@ -32,6 +42,29 @@
         const props = bench.fields.props;
         bench.set({ props: props.includes(value) ? props.filter((each) => each !== value) : [...props, value] });
     }
+
+    /** In the order in which their problems are told. */
+    const FIELDS = [
+        'ratio',
+        'count_length',
+        'breaths',
+        'minutes',
+        'parameters',
+        'effort',
+        'position',
+        'times_a_day',
+        'use_when',
+        'daily_most',
+        'props',
+        'technique',
+        'own_name',
+        'school',
+        'gaze',
+        'counting',
+        'fade',
+        'fastest',
+        'slowest',
+    ];
 </script>
 
 {#snippet wrong(field: string)}
@@ -41,16 +74,52 @@
 {#snippet text(field: Typed, label: string, mode: 'decimal' | 'numeric' | 'text')}
     {@const by = STEPS[field]}
     <span class="stepped">
-        <input class="slot" aria-label={label} inputmode={mode} autocomplete="off" spellcheck="false" bind:value={bench.fields[field]} oninput={changed} onkeydown={(event) => stepKey(event, field)}
-            aria-invalid={errors[field] ? 'true' : undefined} aria-describedby={errors[field] ? `${field}-error` : undefined} />
+        <input
+            class="slot"
+            aria-label={label}
+            inputmode={mode}
+            autocomplete="off"
+            spellcheck="false"
+            bind:value={bench.fields[field]}
+            oninput={changed}
+            onkeydown={(event) => stepKey(event, field)}
+            aria-invalid={errors[field] ? 'true' : undefined}
+            aria-describedby={errors[field] ? `${field}-error` : undefined}
+        />
         {#if by}<span class="steppers">
-            <button type="button" tabindex="-1" aria-label="{label}, less" onpointerdown={(event) => { event.preventDefault(); step(field, -by); }}>−</button><button type="button" tabindex="-1" aria-label="{label}, more" onpointerdown={(event) => { event.preventDefault(); step(field, by); }}>+</button>
-        </span>{/if}
+                <button
+                    type="button"
+                    tabindex="-1"
+                    aria-label="{label}, less"
+                    onpointerdown={(event) => {
+                        event.preventDefault();
+                        step(field, -by);
+                    }}>−</button
+                ><button
+                    type="button"
+                    tabindex="-1"
+                    aria-label="{label}, more"
+                    onpointerdown={(event) => {
+                        event.preventDefault();
+                        step(field, by);
+                    }}>+</button
+                >
+            </span>{/if}
     </span>
 {/snippet}
 
-{#snippet choice(field: 'position' | 'route_in' | 'route_out' | 'effort', label: string, items: { value: string; label: string }[])}
-    <select class="slot" aria-label={label} bind:value={bench.fields[field]} onchange={changed} aria-invalid={errors[field] ? 'true' : undefined}>
+{#snippet choice(
+    field: 'position' | 'route_in' | 'route_out' | 'effort',
+    label: string,
+    items: { value: string; label: string }[],
+)}
+    <select
+        class="slot"
+        aria-label={label}
+        bind:value={bench.fields[field]}
+        onchange={changed}
+        aria-invalid={errors[field] ? 'true' : undefined}
+    >
         {#each items as item (item.value)}<option value={item.value}>{item.label}</option>{/each}
     </select>
 {/snippet}
@@ -58,44 +127,115 @@
 <div class="font-serif text-[1.25rem] leading-[2.15rem]">
     Breathe
     {#if technique.has_ratio}{@render text('ratio', 'Ratio', 'text')}{/if}
-    {#if technique.length === 'minutes'}low and easy, uncounted, for {@render text('minutes', 'Minutes', 'decimal')} minutes,
-    {:else if technique.is_paced}at {@render text('count_length', 'Seconds a count', 'decimal')} s a {technique.key === 'walking' ? 'step' : 'count'},{/if}
+    {#if technique.length === 'minutes'}low and easy, uncounted, for
+        {@render text('minutes', 'Minutes', 'decimal')} minutes,
+    {:else if technique.is_paced}at {@render text('count_length', 'Seconds a count', 'decimal')} s a {technique.key ===
+        'walking'
+            ? 'step'
+            : 'count'},{/if}
     {#if technique.length === 'breaths'}for {@render text('breaths', 'Breaths', 'numeric')} breaths,
     {:else if technique.length === 'rounds'}for {@render text('breaths', 'Rounds', 'numeric')} rounds of two,{/if}
     {#each technique.parameters as parameter (parameter.name)}
         {#if Object.keys(parameter.choices).length > 0}
-            {parameter.label} <select class="slot" aria-label={parameter.label} bind:value={() => String(Number(bench.fields.parameters[parameter.name] ?? 1)), (value) => { bench.fields.parameters[parameter.name] = value; }} onchange={changed}>
-                {#each Object.entries(parameter.choices) as [value, label] (value)}<option {value}>{label}</option>{/each}
+            {parameter.label}
+            <select
+                class="slot"
+                aria-label={parameter.label}
+                bind:value={
+                    () => String(Number(bench.fields.parameters[parameter.name] ?? 1)),
+                    (value) => {
+                        bench.fields.parameters[parameter.name] = value;
+                    }
+                }
+                onchange={changed}
+            >
+                {#each Object.entries(parameter.choices) as [value, label] (value)}<option {value}>{label}</option
+                    >{/each}
             </select>,
         {:else}
-            <input class="slot" aria-label={parameter.label} inputmode="decimal" autocomplete="off" bind:value={bench.fields.parameters[parameter.name]} oninput={changed}
-                aria-invalid={errors.parameters ? 'true' : undefined} aria-describedby={errors.parameters ? 'parameters-error' : undefined} /> {parameter.label},
+            <input
+                class="slot"
+                aria-label={parameter.label}
+                inputmode="decimal"
+                autocomplete="off"
+                bind:value={bench.fields.parameters[parameter.name]}
+                oninput={changed}
+                aria-invalid={errors.parameters ? 'true' : undefined}
+                aria-describedby={errors.parameters ? 'parameters-error' : undefined}
+            />
+            {parameter.label},
         {/if}
     {/each}
-    {@render choice('effort', 'Size and effort', choices.efforts.filter((each) => technique.efforts.includes(each.value)))}, {@render choice('position', 'Position', technique.positions)}, in by {@render choice('route_in', 'In by', choices.routes_in)},
-    out by {@render choice('route_out', 'Out by', technique.routes_out)},
-    <select class="slot" aria-label="Planned or as needed" value={bench.fields.as_needed ? 'needed' : 'planned'} disabled={technique.is_recovery} onchange={(event) => bench.set({ as_needed: event.currentTarget.value === 'needed' })}>
+    {@render choice(
+        'effort',
+        'Size and effort',
+        choices.efforts.filter((each) => technique.efforts.includes(each.value)),
+    )}, {@render choice('position', 'Position', technique.positions)}, in by {@render choice(
+        'route_in',
+        'In by',
+        choices.routes_in,
+    )}, out by {@render choice('route_out', 'Out by', technique.routes_out)},
+    <select
+        class="slot"
+        aria-label="Planned or as needed"
+        value={bench.fields.as_needed ? 'needed' : 'planned'}
+        disabled={technique.is_recovery}
+        onchange={(event) => bench.set({ as_needed: event.currentTarget.value === 'needed' })}
+    >
         <option value="planned">planned</option><option value="needed">as needed</option>
     </select>,
     {#if bench.fields.as_needed}
-        when {@render text('use_when', 'Use when', 'text')}, at most {@render text('daily_most', 'Most a day', 'numeric')} × a day.
+        when {@render text('use_when', 'Use when', 'text')}, at most {@render text(
+            'daily_most',
+            'Most a day',
+            'numeric',
+        )} × a day.
     {:else}{@render text('times_a_day', 'Practices a day', 'numeric')} × a day.{/if}
 </div>
 <!-- The line is kept free, so that nothing jumps away under the pointer when a problem comes or goes. -->
-<div class="min-h-6">{#each ['ratio', 'count_length', 'breaths', 'minutes', 'parameters', 'effort', 'position', 'times_a_day', 'use_when', 'daily_most', 'props', 'technique', 'own_name', 'school', 'gaze', 'counting', 'fade', 'fastest', 'slowest'] as field (field)}{@render wrong(field)}{/each}</div>
+<div class="min-h-6">
+    {#each FIELDS as field (field)}{@render wrong(field)}{/each}
+</div>
 <p class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.925rem]">
     <span class="text-muted">With</span>
     {#each choices.props as prop (prop.value)}
         <label class="flex cursor-pointer items-center gap-1.5">
-            <input type="checkbox" class="size-5 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500" checked={bench.fields.props.includes(prop.value)} onchange={() => toggleProp(prop.value)} />{prop.label}
+            <input
+                type="checkbox"
+                class="size-5 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
+                checked={bench.fields.props.includes(prop.value)}
+                onchange={() => toggleProp(prop.value)}
+            />{prop.label}
         </label>
     {/each}
 </p>
 
 <style>
-    .stepped { position: relative; white-space: nowrap; }
+    .stepped {
+        position: relative;
+        white-space: nowrap;
+    }
     /* Beside the field that is used, over the words after it. */
-    .steppers { display: none; position: absolute; left: 100%; top: 50%; transform: translateY(-50%); z-index: 1; }
-    .stepped:focus-within .steppers, .stepped:hover .steppers { display: inline-flex; }
-    .steppers button { width: 1.6rem; height: 1.6rem; border: 1px solid var(--ink); background: var(--card); font-family: var(--sans); font-size: 1rem; line-height: 1; cursor: pointer; }
+    .steppers {
+        display: none;
+        position: absolute;
+        left: 100%;
+        top: 50%;
+        transform: translateY(-50%);
+        z-index: 1;
+    }
+    .stepped:focus-within .steppers,
+    .stepped:hover .steppers {
+        display: inline-flex;
+    }
+    .steppers button {
+        width: 1.6rem;
+        height: 1.6rem;
+        border: 1px solid var(--ink);
+        background: var(--card);
+        font-family: var(--sans);
+        font-size: 1rem;
+        line-height: 1;
+        cursor: pointer;
+    }
 </style>

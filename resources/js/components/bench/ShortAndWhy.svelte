@@ -5,7 +5,9 @@
 
     let { bench, technique }: { bench: Bench; technique: TechniqueChoice | undefined } = $props();
 
-    const field = $derived(technique?.length === 'minutes' ? 'minutes' : technique?.length === 'derived' ? null : 'breaths');
+    const field = $derived(
+        technique?.length === 'minutes' ? 'minutes' : technique?.length === 'derived' ? null : 'breaths',
+    );
     const given = $derived(field === null ? '' : String(bench.fields.short?.[field] ?? ''));
 
     function set(event: Event): void {
@@ -18,13 +20,33 @@
 
 <div class="grid gap-2 text-[0.925rem]">
     {#if bench.fields.kind !== 'routine'}
-        <p>On a bad day at least
-            {#if field}<input class="slot small" aria-label="Short version, {field}" inputmode="decimal" value={given} placeholder="…" oninput={set} /> {field}{/if}
-            {#if bench.mine.short}<span class="text-muted">{bench.mine.short.summary}, {short(bench.mine.short.seconds / 60, 1)} min; counts in full.</span>
+        <p>
+            On a bad day at least
+            {#if field}<input
+                    class="slot small"
+                    aria-label="Short version, {field}"
+                    inputmode="decimal"
+                    value={given}
+                    placeholder="…"
+                    oninput={set}
+                />
+                {field}{/if}
+            {#if bench.mine.short}<span class="text-muted"
+                    >{bench.mine.short.summary}, {short(bench.mine.short.seconds / 60, 1)} min; counts in full.</span
+                >
             {:else}<span class="text-muted">the whole: there is nothing shorter.</span>{/if}
-            {#if bench.mine.errors.short}<span class="font-semibold text-clay">{bench.mine.errors.short}</span>{/if}</p>
+            {#if bench.mine.errors.short}<span class="font-semibold text-clay">{bench.mine.errors.short}</span>{/if}
+        </p>
     {/if}
-    <label class="flex flex-wrap items-baseline gap-2">Why this patient does it
-        <input class="slot small grow !text-left" maxlength="250" bind:value={bench.fields.why} oninput={() => bench.typed()} aria-invalid={bench.mine.errors.why ? 'true' : undefined} /></label>
+    <label class="flex flex-wrap items-baseline gap-2"
+        >Why this patient does it
+        <input
+            class="slot small grow !text-left"
+            maxlength="250"
+            bind:value={bench.fields.why}
+            oninput={() => bench.typed()}
+            aria-invalid={bench.mine.errors.why ? 'true' : undefined}
+        /></label
+    >
     {#if bench.mine.errors.why}<p class="font-semibold text-clay">{bench.mine.errors.why}</p>{/if}
 </div>

@@ -5,7 +5,11 @@ import type { RidgeShape } from '../../shared/timeline';
 import { Past } from './past';
 
 /** What is undone and redone, and kept over a reload. */
-export interface Draft { items: DraftFields[]; active: number; school: string }
+export interface Draft {
+    items: DraftFields[];
+    active: number;
+    school: string;
+}
 
 const PAUSE_MS = 140;
 /** What is typed without a longer pause is undone together. */
@@ -78,7 +82,10 @@ export class Bench {
 
     /** A change may name another technique: then PHP completes it with what that technique needs. */
     set(changes: Partial<DraftFields>): void {
-        const parameters = changes.technique === undefined || changes.technique === this.fields.technique ? this.fields.parameters : {};
+        const parameters =
+            changes.technique === undefined || changes.technique === this.fields.technique
+                ? this.fields.parameters
+                : {};
         Object.assign(this.fields, { parameters, ladder: null }, $state.snapshot(changes));
         this.typed();
         this.step();
@@ -103,7 +110,9 @@ export class Bench {
     addExercise(technique: TechniqueChoice, with_: Partial<DraftFields> = {}): void {
         this.step();
         const id = this.newId();
-        this.items.push($state.snapshot({ ...technique.defaults, ...with_, id, kind: 'exercise', school: this.school }));
+        this.items.push(
+            $state.snapshot({ ...technique.defaults, ...with_, id, kind: 'exercise', school: this.school }),
+        );
         this.active = this.items.length - 1;
         if (Object.keys(with_).length === 0) this.startAfresh(technique.defaults, false);
         else this.changed();
@@ -111,7 +120,21 @@ export class Bench {
 
     addRoutine(routine: RoutineChoice, like: DraftFields): void {
         this.step();
-        this.items.push($state.snapshot({ ...like, id: this.newId(), kind: 'routine', routine_name: routine.name, steps: routine.steps, times_a_day: 1, anchors: [], as_needed: false, why: null, ladder: null, short: null }));
+        this.items.push(
+            $state.snapshot({
+                ...like,
+                id: this.newId(),
+                kind: 'routine',
+                routine_name: routine.name,
+                steps: routine.steps,
+                times_a_day: 1,
+                anchors: [],
+                as_needed: false,
+                why: null,
+                ladder: null,
+                short: null,
+            }),
+        );
         this.active = this.items.length - 1;
         this.changed();
     }
@@ -148,7 +171,8 @@ export class Bench {
         this.items = items.map((item) => {
             const id = this.newId(taken);
             taken.push(id);
-            const defaults = techniques.find((each) => each.key === item.technique)?.defaults ?? techniques[0]?.defaults;
+            const defaults =
+                techniques.find((each) => each.key === item.technique)?.defaults ?? techniques[0]?.defaults;
             if (item.kind !== 'routine') this.fresh[id] = $state.snapshot({ ...item, id, school });
             return $state.snapshot({ ...defaults, ...item, id, school }) as DraftFields;
         });
@@ -189,7 +213,12 @@ export class Bench {
 
     /** Asks PHP something about the programme on the Bench. */
     async post<T>(path: string, more: Record<string, unknown> = {}): Promise<T> {
-        return sendJson<T>(`${this.url}/${path}`, 'POST', { items: $state.snapshot(this.items), school: this.school, ...more }, formToken());
+        return sendJson<T>(
+            `${this.url}/${path}`,
+            'POST',
+            { items: $state.snapshot(this.items), school: this.school, ...more },
+            formToken(),
+        );
     }
 
     /** Anchors that stay keep their windows and weekdays; the rest comes from PHP, as the school has it. */
@@ -198,7 +227,16 @@ export class Bench {
         const anchors = keepsAnchors ? $state.snapshot(this.fields.anchors) : [];
         this.items[this.active] = $state.snapshot({ ...defaults, id, kind: 'exercise', school: this.school, anchors });
         const { technique, own_name, own_right } = defaults;
-        this.fresh[id] = { id, kind: 'exercise', technique, school: this.school, anchors, ...(own_name === null ? {} : $state.snapshot({ ...defaults, id, school: this.school, anchors })), own_name, own_right };
+        this.fresh[id] = {
+            id,
+            kind: 'exercise',
+            technique,
+            school: this.school,
+            anchors,
+            ...(own_name === null ? {} : $state.snapshot({ ...defaults, id, school: this.school, anchors })),
+            own_name,
+            own_right,
+        };
         this.changed();
     }
 
@@ -243,11 +281,17 @@ export class Bench {
         try {
             const items = $state.snapshot(this.items).map((item) => sent[item.id] ?? item);
             const counts = Object.fromEntries(items.map((item) => [item.id ?? '', JSON.stringify(item.counts)]));
-            const answer = await sendJson<BenchAnswer>(`${this.url}/answer`, 'POST', { items, school: this.school }, formToken());
+            const answer = await sendJson<BenchAnswer>(
+                `${this.url}/answer`,
+                'POST',
+                { items, school: this.school },
+                formToken(),
+            );
             if (turn !== this.turn) return;
             this.answer = answer;
             // What was typed while the answer was under way is not overwritten by the defaults.
-            for (const each of answer.items) this.adopt(each, each.id in sent && each.id in this.fresh, counts[each.id]);
+            for (const each of answer.items)
+                this.adopt(each, each.id in sent && each.id in this.fresh, counts[each.id]);
             this.fresh = without(this.fresh, Object.keys(sent));
             if (!this.stepTimer) this.past.amend(JSON.stringify(this.draft()));
             this.state = 'answered';

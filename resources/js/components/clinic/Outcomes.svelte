@@ -5,18 +5,35 @@
     let { outcomes }: { outcomes: OutcomesShown } = $props();
 
     const few = $derived(`Shown from ${outcomes.least} patients on.`);
+    const closed = $derived(plural(outcomes.finished.programmes, 'programme', 'programmes'));
+    const improvement = (line: OutcomesShown['forms'][number]): string =>
+        `${line.recovered + line.improved} reliably improved, ${line.recovered} of them recovered; ` +
+        `${line.unchanged} unchanged, ${line.worse} worse`;
 </script>
 
 <div class="grid gap-x-12 gap-y-5 md:grid-cols-[1fr_1fr_1.4fr]">
     <section>
         <h3 class="mb-1 text-[1.02rem]">Programmes closed in the last year</h3>
-        {#if outcomes.finished.outcomes.length === 0}<p class="text-[0.925rem] text-muted">{plural(outcomes.finished.programmes, 'programme', 'programmes')}; how they ended is shown from {outcomes.least} on.</p>{/if}
-        <ul>{#each outcomes.finished.outcomes as line (line.label)}<li class="flex justify-between border-t border-rule py-1 text-[0.925rem]"><span>{line.label}</span><strong>{line.programmes}</strong></li>{/each}</ul>
+        {#if outcomes.finished.outcomes.length === 0}<p class="text-[0.925rem] text-muted">
+                {closed}; how they ended is shown from {outcomes.least} on.
+            </p>{/if}
+        <ul>
+            {#each outcomes.finished.outcomes as line (line.label)}<li
+                    class="flex justify-between border-t border-rule py-1 text-[0.925rem]"
+                >
+                    <span>{line.label}</span><strong>{line.programmes}</strong>
+                </li>{/each}
+        </ul>
     </section>
     <section>
         <h3 class="mb-1 text-[1.02rem]">From first answers to last</h3>
         {#if outcomes.forms.length === 0}<p class="text-[0.925rem] text-muted">{few}</p>{/if}
-        <ul>{#each outcomes.forms as line (line.form)}<li class="border-t border-rule py-1 text-[0.925rem]"><strong>{line.name}</strong> <span class="text-muted">· {line.patients} patients</span><br>{line.recovered + line.improved} reliably improved, {line.recovered} of them recovered; {line.unchanged} unchanged, {line.worse} worse</li>{/each}</ul>
+        <ul>
+            {#each outcomes.forms as line (line.form)}<li class="border-t border-rule py-1 text-[0.925rem]">
+                    <strong>{line.name}</strong> <span class="text-muted">· {line.patients} patients</span><br
+                    />{improvement(line)}
+                </li>{/each}
+        </ul>
     </section>
     <section>
         <h3 class="mb-1 text-[1.02rem]">Running programmes, last 90 days</h3>
@@ -24,10 +41,30 @@
         {:else}
             <table class="w-full text-[0.925rem]">
                 <caption class="visually-hidden">Practised and stopped, by technique and by anchor</caption>
-                <thead><tr class="text-left text-[0.8125rem] text-muted"><td></td><th scope="col" class="py-1 pr-3 font-normal">Patients</th><th scope="col" class="py-1 pr-3 font-normal">Practised</th><th scope="col" class="py-1 font-normal">Stops per 1,000</th></tr></thead>
+                <thead
+                    ><tr class="text-left text-[0.8125rem] text-muted"
+                        ><td></td><th scope="col" class="py-1 pr-3 font-normal">Patients</th><th
+                            scope="col"
+                            class="py-1 pr-3 font-normal">Practised</th
+                        ><th scope="col" class="py-1 font-normal">Stops per 1,000</th></tr
+                    ></thead
+                >
                 <tbody>
-                    {#each outcomes.techniques as line (line.key)}<tr class="border-t border-rule"><th scope="row" class="py-1 pr-3 text-left font-normal">{line.name}</th><td class="py-1 pr-3">{line.patients}</td><td class="py-1 pr-3 font-semibold">{line.share === null ? '–' : percent(line.share)}</td><td class="py-1">{line.stops_per_1000 === null ? '–' : short(line.stops_per_1000, 0)} <span class="text-muted">of {line.practices} practices</span></td></tr>{/each}
-                    {#each outcomes.anchors as line (line.key)}<tr class="border-t border-rule"><th scope="row" class="py-1 pr-3 text-left font-normal">{line.name}</th><td class="py-1 pr-3">{line.patients}</td><td class="py-1 pr-3 font-semibold">{line.share === null ? '–' : percent(line.share)}</td><td></td></tr>{/each}
+                    {#each outcomes.techniques as line (line.key)}<tr class="border-t border-rule"
+                            ><th scope="row" class="py-1 pr-3 text-left font-normal">{line.name}</th><td
+                                class="py-1 pr-3">{line.patients}</td
+                            ><td class="py-1 pr-3 font-semibold">{line.share === null ? '–' : percent(line.share)}</td
+                            ><td class="py-1"
+                                >{line.stops_per_1000 === null ? '–' : short(line.stops_per_1000, 0)}
+                                <span class="text-muted">of {line.practices} practices</span></td
+                            ></tr
+                        >{/each}
+                    {#each outcomes.anchors as line (line.key)}<tr class="border-t border-rule"
+                            ><th scope="row" class="py-1 pr-3 text-left font-normal">{line.name}</th><td
+                                class="py-1 pr-3">{line.patients}</td
+                            ><td class="py-1 pr-3 font-semibold">{line.share === null ? '–' : percent(line.share)}</td
+                            ><td></td></tr
+                        >{/each}
                 </tbody>
             </table>
         {/if}

@@ -6,7 +6,13 @@
     import type { Choice } from '../../types/pages';
 
     /** What patients read in an emergency, and the school of new programmes; only the lead changes them. */
-    let { wording, crisis, school, schools, canChange }: { wording: string; crisis: string | null; school: string; schools: Choice[]; canChange: boolean } = $props();
+    let {
+        wording,
+        crisis,
+        school,
+        schools,
+        canChange,
+    }: { wording: string; crisis: string | null; school: string; schools: Choice[]; canChange: boolean } = $props();
 
     const form = useForm(untrack(() => ({ emergency_wording: wording, crisis_number: crisis ?? '', school })));
 
@@ -18,20 +24,58 @@
 
 {#if canChange}
     <form onsubmit={keep} class="flex flex-col items-start gap-3" novalidate>
-        <div class="w-full"><Field id="emergency-wording" label="In an emergency, patients read" hint="Whom to call and when, by the rules where you practise." error={form.errors.emergency_wording}>
-            {#snippet children(attributes)}<Textarea rows={3} class="w-full" bind:value={form.emergency_wording} {...attributes} />{/snippet}
-        </Field></div>
-        <div class="w-full"><Field id="crisis-number" label="With thoughts of suicide, patients are told to call" hint="The number and whose it is. Nobody is screened before it is here." error={form.errors.crisis_number}>
-            {#snippet children(attributes)}<Input class="w-full" bind:value={form.crisis_number} {...attributes} />{/snippet}
-        </Field></div>
-        <div class="w-full"><Field id="school" label="A new programme begins with the school" hint="It can be changed for each." error={form.errors.school}>
-            {#snippet children(attributes)}<Select class="w-full" items={schools.map((each) => ({ value: each.value, name: each.label }))} bind:value={form.school} placeholder="" {...attributes} />{/snippet}
-        </Field></div>
+        <div class="w-full">
+            <Field
+                id="emergency-wording"
+                label="In an emergency, patients read"
+                hint="Whom to call and when, by the rules where you practise."
+                error={form.errors.emergency_wording}
+            >
+                {#snippet children(attributes)}<Textarea
+                        rows={3}
+                        class="w-full"
+                        bind:value={form.emergency_wording}
+                        {...attributes}
+                    />{/snippet}
+            </Field>
+        </div>
+        <div class="w-full">
+            <Field
+                id="crisis-number"
+                label="With thoughts of suicide, patients are told to call"
+                hint="The number and whose it is. Nobody is screened before it is here."
+                error={form.errors.crisis_number}
+            >
+                {#snippet children(attributes)}<Input
+                        class="w-full"
+                        bind:value={form.crisis_number}
+                        {...attributes}
+                    />{/snippet}
+            </Field>
+        </div>
+        <div class="w-full">
+            <Field
+                id="school"
+                label="A new programme begins with the school"
+                hint="It can be changed for each."
+                error={form.errors.school}
+            >
+                {#snippet children(attributes)}<Select
+                        class="w-full"
+                        items={schools.map((each) => ({ value: each.value, name: each.label }))}
+                        bind:value={form.school}
+                        placeholder=""
+                        {...attributes}
+                    />{/snippet}
+            </Field>
+        </div>
         <Button type="submit" size="sm" outline disabled={form.processing}>Keep these</Button>
     </form>
 {:else}
     <h2 class="mb-1 text-[1.15rem]">In an emergency, patients read</h2>
     <p class="border-l-4 border-clay bg-card px-4 py-2">{wording}</p>
     <p class="mt-2 text-[0.925rem]">With thoughts of suicide: {crisis ?? 'no number yet'}</p>
-    <p class="mt-2 text-[0.925rem]">A new programme begins with the school <strong>{schools.find((each) => each.value === school)?.label}</strong>.</p>
+    <p class="mt-2 text-[0.925rem]">
+        A new programme begins with the school <strong>{schools.find((each) => each.value === school)?.label}</strong>.
+    </p>
 {/if}

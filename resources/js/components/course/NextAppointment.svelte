@@ -12,18 +12,48 @@
 
     function submit(event: SubmitEvent): void {
         event.preventDefault();
-        form.post(`/patients/${patientId}/appointments`, { preserveScroll: true, onSuccess: () => { isOpen = false; } });
+        form.post(`/patients/${patientId}/appointments`, {
+            preserveScroll: true,
+            onSuccess: () => {
+                isOpen = false;
+            },
+        });
     }
 </script>
 
 <div class="text-[0.925rem] print:hidden">
     <span class="text-muted">Next appointment</span> <strong>{appointment?.words ?? 'none'}</strong>
-    <button type="button" class="linklike ml-2" aria-expanded={isOpen} onclick={() => { isOpen = !isOpen; }}>{appointment ? 'Move' : 'Set one'}</button>
-    {#if appointment}<button type="button" class="linklike ml-2" onclick={() => router.delete(`/patients/${patientId}/appointments/${appointment.id}`, { preserveScroll: true })}>Take it back</button>{/if}
+    <button
+        type="button"
+        class="linklike ml-2"
+        aria-expanded={isOpen}
+        onclick={() => {
+            isOpen = !isOpen;
+        }}>{appointment ? 'Move' : 'Set one'}</button
+    >
+    {#if appointment}<button
+            type="button"
+            class="linklike ml-2"
+            onclick={() =>
+                router.delete(`/patients/${patientId}/appointments/${appointment.id}`, { preserveScroll: true })}
+            >Take it back</button
+        >{/if}
     {#if isOpen}
         <form onsubmit={submit} class="mt-2 flex flex-wrap items-end gap-3" novalidate>
-            <Field id="appointment-day" label="Day" hint="" error={form.errors.day}>{#snippet children(attributes)}<Input type="date" bind:value={form.day} {...attributes} />{/snippet}</Field>
-            <Field id="appointment-time" label="Time" hint="" error={form.errors.time}>{#snippet children(attributes)}<Input type="time" bind:value={form.time} {...attributes} />{/snippet}</Field>
+            <Field id="appointment-day" label="Day" hint="" error={form.errors.day}
+                >{#snippet children(attributes)}<Input
+                        type="date"
+                        bind:value={form.day}
+                        {...attributes}
+                    />{/snippet}</Field
+            >
+            <Field id="appointment-time" label="Time" hint="" error={form.errors.time}
+                >{#snippet children(attributes)}<Input
+                        type="time"
+                        bind:value={form.time}
+                        {...attributes}
+                    />{/snippet}</Field
+            >
             <Button type="submit" outline disabled={form.processing}>Keep</Button>
         </form>
     {/if}

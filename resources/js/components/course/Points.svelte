@@ -2,7 +2,11 @@
     import type { DayAxis } from '../../lib/axis';
 
     /** Single values at their days, in words: one that would stand on the one before it moves down. */
-    interface Point { day: string; text: string; mark: 'session' | 'value' }
+    interface Point {
+        day: string;
+        text: string;
+        mark: 'session' | 'value';
+    }
     let { points, axis, left, width }: { points: Point[]; axis: DayAxis; left: number; width: number } = $props();
 
     const GLYPH = 6.6;
@@ -24,9 +28,29 @@
     const height = $derived(Math.max(ROW + 3, ...placed.map((point) => point.y + 8)));
 </script>
 
-<svg class="overflow-visible" {width} {height} role="img" aria-label={points.map((point) => `${point.day}: ${point.text}`).join('; ')}>
+<svg
+    class="overflow-visible"
+    {width}
+    {height}
+    role="img"
+    aria-label={points.map((point) => `${point.day}: ${point.text}`).join('; ')}
+>
     {#each placed as point, index (index)}
-        {#if point.mark === 'session'}<path d="M{point.x} {point.y - 9}l5 5l-5 5l-5 -5z" fill="#24302f" />{:else}<circle cx={point.x} cy={point.y - 4} r="3" fill="#24302f" />{/if}
-        <text x={point.isBefore ? point.x - 9 : point.x + 9} y={point.y} font-size="12.5" fill="#24302f" stroke="#faf6ec" stroke-width="3" paint-order="stroke" text-anchor={point.isBefore ? 'end' : 'start'}>{point.text}</text>
+        {#if point.mark === 'session'}<path d="M{point.x} {point.y - 9}l5 5l-5 5l-5 -5z" fill="#24302f" />{:else}<circle
+                cx={point.x}
+                cy={point.y - 4}
+                r="3"
+                fill="#24302f"
+            />{/if}
+        <text
+            x={point.isBefore ? point.x - 9 : point.x + 9}
+            y={point.y}
+            font-size="12.5"
+            fill="#24302f"
+            stroke="#faf6ec"
+            stroke-width="3"
+            paint-order="stroke"
+            text-anchor={point.isBefore ? 'end' : 'start'}>{point.text}</text
+        >
     {/each}
 </svg>

@@ -18,11 +18,21 @@
 
     let { id, fields, positions, routes, onkept, ongone, onleave }: Props = $props();
 
-    const text = (name: string, otherwise: string): string => { const value = fields[name]; return typeof value === 'string' || typeof value === 'number' ? String(value) : otherwise; };
-    let typed = $state(untrack(() => ({
-        own_name: id === '' ? '' : text('own_name', ''), ratio: text('ratio', '4:6'), count_length: text('count_length', '1'), breaths: text('breaths', '8'),
-        position: text('position', 'seated'), route_out: text('route_out', 'nose'), own_right: text('own_right', ''),
-    })));
+    const text = (name: string, otherwise: string): string => {
+        const value = fields[name];
+        return typeof value === 'string' || typeof value === 'number' ? String(value) : otherwise;
+    };
+    let typed = $state(
+        untrack(() => ({
+            own_name: id === '' ? '' : text('own_name', ''),
+            ratio: text('ratio', '4:6'),
+            count_length: text('count_length', '1'),
+            breaths: text('breaths', '8'),
+            position: text('position', 'seated'),
+            route_out: text('route_out', 'nose'),
+            own_right: text('own_right', ''),
+        })),
+    );
     let errors = $state.raw<Record<string, string>>({});
     let isBusy = $state(false);
     let isSure = $state(false);
@@ -33,12 +43,19 @@
         isBusy = true;
         errors = {};
         try {
-            const kept = await sendJson<{ key?: string }>(`/own-exercises${id === '' ? '' : `/${id}`}`, method, method === 'DELETE' ? undefined : { fields: $state.snapshot(typed) }, formToken());
+            const kept = await sendJson<{ key?: string }>(
+                `/own-exercises${id === '' ? '' : `/${id}`}`,
+                method,
+                method === 'DELETE' ? undefined : { fields: $state.snapshot(typed) },
+                formToken(),
+            );
             if (method === 'DELETE') ongone();
             else onkept(kept.key ?? '');
         } catch (problem) {
-            errors = problem instanceof Refusal && problem.status === 422 ? problem.errors
-                : { all: inWords(problem, 'What you typed is still here.') };
+            errors =
+                problem instanceof Refusal && problem.status === 422
+                    ? problem.errors
+                    : { all: inWords(problem, 'What you typed is still here.') };
         } finally {
             isBusy = false;
         }
@@ -53,35 +70,72 @@
 <form onsubmit={submit} novalidate class="grid gap-x-6 gap-y-4 md:grid-cols-3">
     <h2 class="text-[1.3rem] md:col-span-3">{id === '' ? 'A counted breath of your own' : 'Change this breath'}</h2>
     <Field id="own_name" label="Name" error={errors.own_name}>
-        {#snippet children(attributes)}<Input maxlength={60} autocomplete="off" bind:value={typed.own_name} {...attributes} />{/snippet}
+        {#snippet children(attributes)}<Input
+                maxlength={60}
+                autocomplete="off"
+                bind:value={typed.own_name}
+                {...attributes}
+            />{/snippet}
     </Field>
     <Field id="own_ratio" label="Ratio" hint="In, hold, out, rest: 4:6 or 4:2:6 or 4:0:5:1." error={errors.ratio}>
         {#snippet children(attributes)}<Input autocomplete="off" bind:value={typed.ratio} {...attributes} />{/snippet}
     </Field>
     <Field id="own_count" label="Seconds a count" error={errors.count_length}>
-        {#snippet children(attributes)}<Input inputmode="decimal" bind:value={typed.count_length} {...attributes} />{/snippet}
+        {#snippet children(attributes)}<Input
+                inputmode="decimal"
+                bind:value={typed.count_length}
+                {...attributes}
+            />{/snippet}
     </Field>
     <Field id="own_breaths" label="Breaths" error={errors.breaths}>
-        {#snippet children(attributes)}<Input inputmode="numeric" bind:value={typed.breaths} {...attributes} />{/snippet}
+        {#snippet children(attributes)}<Input
+                inputmode="numeric"
+                bind:value={typed.breaths}
+                {...attributes}
+            />{/snippet}
     </Field>
     <Field id="own_position" label="Position" error={errors.position}>
-        {#snippet children(attributes)}<Select placeholder="" items={names(positions)} bind:value={typed.position} {...attributes} />{/snippet}
+        {#snippet children(attributes)}<Select
+                placeholder=""
+                items={names(positions)}
+                bind:value={typed.position}
+                {...attributes}
+            />{/snippet}
     </Field>
     <Field id="own_route" label="Out by" error={errors.route_out}>
-        {#snippet children(attributes)}<Select placeholder="" items={names(routes)} bind:value={typed.route_out} {...attributes} />{/snippet}
+        {#snippet children(attributes)}<Select
+                placeholder=""
+                items={names(routes)}
+                bind:value={typed.route_out}
+                {...attributes}
+            />{/snippet}
     </Field>
     <div class="md:col-span-3">
         <Field id="own_right" label="What right looks like (read by the patient)" error={errors.own_right}>
-            {#snippet children(attributes)}<Textarea rows={2} class="w-full" bind:value={typed.own_right} {...attributes} />{/snippet}
+            {#snippet children(attributes)}<Textarea
+                    rows={2}
+                    class="w-full"
+                    bind:value={typed.own_right}
+                    {...attributes}
+                />{/snippet}
         </Field>
     </div>
-    {#if errors.all ?? errors.technique}<p role="alert" class="font-semibold text-clay md:col-span-3">{errors.all ?? errors.technique}</p>{/if}
+    {#if errors.all ?? errors.technique}<p role="alert" class="font-semibold text-clay md:col-span-3">
+            {errors.all ?? errors.technique}
+        </p>{/if}
     <div class="flex flex-wrap items-center gap-4 md:col-span-3">
         <Button type="submit" disabled={isBusy}>{id === '' ? 'Keep it' : 'Keep the change'}</Button>
         <Button color="alternative" onclick={onleave}>Leave it</Button>
         {#if id !== ''}
-            {#if isSure}<span>Programmes that use it keep their copy.</span> <Button color="red" disabled={isBusy} onclick={() => send('DELETE')}>Delete it</Button>
-            {:else}<button type="button" class="linklike" onclick={() => { isSure = true; }}>Delete…</button>{/if}
+            {#if isSure}<span>Programmes that use it keep their copy.</span>
+                <Button color="red" disabled={isBusy} onclick={() => send('DELETE')}>Delete it</Button>
+            {:else}<button
+                    type="button"
+                    class="linklike"
+                    onclick={() => {
+                        isSure = true;
+                    }}>Delete…</button
+                >{/if}
         {/if}
     </div>
 </form>

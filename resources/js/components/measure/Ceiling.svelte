@@ -36,10 +36,37 @@
 {#if play && context}
     <RoomPlayer {play} {context} endsWhenEnough onleave={left} />
 {:else}
-    <p class="text-muted">Even breathing from 3:3, a count longer after every two breaths. When it stops being easy, press “Long enough”: the length before it is kept.</p>
+    <p class="text-muted">
+        Even breathing from 3:3, a count longer after every two breaths. When it stops being easy, press “Long enough”:
+        the length before it is kept.
+    </p>
     <Button size="sm" class="mt-3" onclick={start}>Lead it here</Button>
     {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
-    <p class="mt-3 border-t border-rule pt-2">or known: <input class="slot small" aria-label="Counts that are still easy" inputmode="numeric" value={desk.of(measure.key, 'counts')} oninput={(event) => desk.put(measure.key, 'counts', event.currentTarget.value)} /> counts of
-        <input class="slot small" aria-label="Seconds a count of the ceiling" inputmode="decimal" value={desk.of(measure.key, 'count_length') || '1'} oninput={(event) => desk.put(measure.key, 'count_length', event.currentTarget.value)} /> s
-        <button type="button" class="linklike" onclick={() => onkeep({ counts: desk.of(measure.key, 'counts'), count_length: desk.of(measure.key, 'count_length') || '1' })}>keep it</button></p>
+    <p class="mt-3 border-t border-rule pt-2">
+        or known: <input
+            class="slot small"
+            aria-label="Counts that are still easy"
+            inputmode="numeric"
+            value={desk.of(measure.key, 'counts')}
+            oninput={(event) => desk.put(measure.key, 'counts', event.currentTarget.value)}
+        />
+        counts of
+        <input
+            class="slot small"
+            aria-label="Seconds a count of the ceiling"
+            inputmode="decimal"
+            value={desk.of(measure.key, 'count_length') || '1'}
+            oninput={(event) => desk.put(measure.key, 'count_length', event.currentTarget.value)}
+        />
+        s
+        <button
+            type="button"
+            class="linklike"
+            onclick={() =>
+                onkeep({
+                    counts: desk.of(measure.key, 'counts'),
+                    count_length: desk.of(measure.key, 'count_length') || '1',
+                })}>keep it</button
+        >
+    </p>
 {/if}

@@ -19,13 +19,40 @@
     function key(event: KeyboardEvent, isDown: boolean): void {
         if (event.key !== ' ') return;
         event.preventDefault();
-        if (isDown) { if (!event.repeat) start(); } else end();
+        if (isDown) {
+            if (!event.repeat) start();
+        } else end();
     }
 </script>
 
-<button type="button" class="hold" aria-label="Press and hold: {label}" onkeydown={(event) => key(event, true)} onkeyup={(event) => key(event, false)} onblur={() => { begun = null; }}
-    onpointerdown={(event) => { if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId); start(); }} onpointerup={end} onpointercancel={() => { begun = null; }}>{begun === null ? 'press and hold' : 'let go at the first urge'}</button>
+<button
+    type="button"
+    class="hold"
+    aria-label="Press and hold: {label}"
+    onkeydown={(event) => key(event, true)}
+    onkeyup={(event) => key(event, false)}
+    onblur={() => {
+        begun = null;
+    }}
+    onpointerdown={(event) => {
+        if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId);
+        start();
+    }}
+    onpointerup={end}
+    onpointercancel={() => {
+        begun = null;
+    }}>{begun === null ? 'press and hold' : 'let go at the first urge'}</button
+>
 
 <style>
-    .hold { border: 1px solid var(--ink); background: var(--card); padding: 0.2rem 0.8rem; min-width: 11rem; border-radius: 2px; touch-action: none; user-select: none; cursor: pointer; }
+    .hold {
+        border: 1px solid var(--ink);
+        background: var(--card);
+        padding: 0.2rem 0.8rem;
+        min-width: 11rem;
+        border-radius: 2px;
+        touch-action: none;
+        user-select: none;
+        cursor: pointer;
+    }
 </style>

@@ -19,14 +19,20 @@
 
     const desk = untrack(() => new Desk(patient.id, given, prop));
     // What else changes on the page, an action on a red flag, changes the desk.
-    $effect(() => { desk.shown = given; });
+    $effect(() => {
+        desk.shown = given;
+    });
     /** The instrument in hand. */
     let chosen = $state('resting-rate');
     const measure = $derived(desk.shown.measures.find((each) => each.key === chosen) ?? desk.shown.measures[0]);
     const isInstrument = (each: MeasureView): boolean => each.how !== 'typed' && each.how !== 'rating';
+    /** What is seen is told in words, not as a number. */
+    const isWords = (it: MeasuredValue): boolean => it.method === 'two hands' || it.method === 'watched';
     const open = $derived(desk.shown.red_flags.filter((flag) => flag.is_open));
 
-    const keep = (reading: Reading): void => { if (measure) void desk.keep(measure, reading); };
+    const keep = (reading: Reading): void => {
+        if (measure) void desk.keep(measure, reading);
+    };
 
     function onkey(event: KeyboardEvent, each: MeasureView): void {
         if (event.key !== 'Enter') return;
@@ -36,30 +42,69 @@
 </script>
 
 {#snippet value(it: MeasuredValue | null, unit: string)}
-    {#if it}<strong>{it.words !== null && (it.method === 'two hands' || it.method === 'watched') ? it.words : short(it.value, 1)}</strong>{#if it.method !== 'two hands' && it.method !== 'watched'}&nbsp;<span class="text-[0.875rem]">{unit}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.on}, {it.position}, {it.method}{#if it.words !== null && it.method !== 'two hands' && it.method !== 'watched'}. {it.words}{/if}</span>
+    {#if it}<strong>{it.words !== null && isWords(it) ? it.words : short(it.value, 1)}</strong
+        >{#if !isWords(it)}&nbsp;<span class="text-[0.875rem]">{unit}</span>{/if}<span
+            class="block text-[0.8125rem] leading-snug text-muted"
+            >{it.on}, {it.position}, {it.method}{#if it.words !== null && !isWords(it)}. {it.words}{/if}</span
+        >
     {:else}<span class="text-muted">–</span>{/if}
 {/snippet}
 {#snippet problem(each: MeasureView)}
     {@const error = desk.errors[each.key]}
-    {#if error?.text}<p role="alert" class="max-w-[24rem] font-semibold text-clay">{error.text} {#if error.asks}{@const reading = error.asks}<button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}>Yes, keep it</button>{/if}</p>{/if}
+    {#if error?.text}<p role="alert" class="max-w-[24rem] font-semibold text-clay">
+            {error.text}
+            {#if error.asks}{@const reading = error.asks}<button
+                    type="button"
+                    class="linklike"
+                    onclick={() => desk.keep(each, reading, true)}>Yes, keep it</button
+                >{/if}
+        </p>{/if}
     {#if error?.explains}{@const reading = error.explains}
-        <span class="block max-w-[24rem]"><input class="slot !w-full !text-left" aria-label="What explains it: {each.label}" value={desk.of(each.key, 'explanation')} oninput={(event) => desk.put(each.key, 'explanation', event.currentTarget.value)} />
-            <button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}>keep it with this</button></span>
+        <span class="block max-w-[24rem]"
+            ><input
+                class="slot !w-full !text-left"
+                aria-label="What explains it: {each.label}"
+                value={desk.of(each.key, 'explanation')}
+                oninput={(event) => desk.put(each.key, 'explanation', event.currentTarget.value)}
+            />
+            <button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}
+                >keep it with this</button
+            ></span
+        >
     {/if}
 {/snippet}
 
 <div class="grid items-start gap-x-10 gap-y-6 pt-4 md:grid-cols-[33rem_1fr]">
     <div>
-        <p class="mb-2"><label for="position">Position</label>
-            <select id="position" class="slot small" bind:value={desk.position}>{#each desk.shown.positions as each (each.value)}<option value={each.value}>{each.label}</option>{/each}</select>
-            <span class="text-[0.875rem] text-muted">stored with every value</span></p>
+        <p class="mb-2">
+            <label for="position">Position</label>
+            <select id="position" class="slot small" bind:value={desk.position}
+                >{#each desk.shown.positions as each (each.value)}<option value={each.value}>{each.label}</option
+                    >{/each}</select
+            >
+            <span class="text-[0.875rem] text-muted">stored with every value</span>
+        </p>
         {#if measure && isInstrument(measure)}
             <section class="border border-ink bg-card px-5 py-4" aria-label={measure.label}>
                 <h2 class="text-[1.15rem]">{measure.label}</h2>
                 {#if measure.how === 'taps'}
                     <TapRate patientId={patient.id} onkeep={(taps) => keep({ taps })} />
-                    <p class="mt-3 border-t border-rule pt-2">or counted otherwise: <input class="slot small" aria-label="{measure.label}, {measure.unit}" inputmode="decimal" value={desk.of(measure.key, 'value')} oninput={(event) => desk.put(measure.key, 'value', event.currentTarget.value)} onkeydown={(event) => onkey(event, measure)} /> a minute
-                        <button type="button" class="linklike" onclick={() => keep({ value: desk.of(measure.key, 'value') })}>keep it</button></p>
+                    <p class="mt-3 border-t border-rule pt-2">
+                        or counted otherwise: <input
+                            class="slot small"
+                            aria-label="{measure.label}, {measure.unit}"
+                            inputmode="decimal"
+                            value={desk.of(measure.key, 'value')}
+                            oninput={(event) => desk.put(measure.key, 'value', event.currentTarget.value)}
+                            onkeydown={(event) => onkey(event, measure)}
+                        />
+                        a minute
+                        <button
+                            type="button"
+                            class="linklike"
+                            onclick={() => keep({ value: desk.of(measure.key, 'value') })}>keep it</button
+                        >
+                    </p>
                 {:else if measure.how === 'tries'}{#key measure.key}<Tries {desk} {measure} onkeep={keep} />{/key}
                 {:else if measure.how === 'ceiling'}<Ceiling {desk} {measure} onkeep={keep} />
                 {:else if measure.how === 'hands'}<Hands {desk} {measure} onkeep={keep} />
@@ -73,24 +118,63 @@
         <div class="mt-4"><Questionnaires {desk} /></div>
     </div>
     <div>
-        {#if open.length > 0}<div class="mb-4"><RedFlagActions {patient} flags={open} exercises={desk.shown.exercises} /></div>{/if}
+        {#if open.length > 0}<div class="mb-4">
+                <RedFlagActions {patient} flags={open} exercises={desk.shown.exercises} />
+            </div>{/if}
         <table class="w-full text-[0.95rem]">
-            <thead class="text-left text-[0.8125rem] text-muted"><tr><th scope="col" class="font-normal">Measure</th><th scope="col" class="font-normal">today</th><th scope="col" class="font-normal">last</th><th scope="col" class="font-normal">first</th></tr></thead>
+            <thead class="text-left text-[0.8125rem] text-muted"
+                ><tr
+                    ><th scope="col" class="font-normal">Measure</th><th scope="col" class="font-normal">today</th><th
+                        scope="col"
+                        class="font-normal">last</th
+                    ><th scope="col" class="font-normal">first</th></tr
+                ></thead
+            >
             <tbody>
                 {#each desk.shown.measures as each (each.key)}
                     <tr class="border-t border-rule align-top {each.key === chosen ? 'bg-card' : ''}">
-                        <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold">{each.label}{#if each.how === 'rating'}<span class="visually-hidden">, 0 to 10</span>{/if}</th>
+                        <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold"
+                            >{each.label}{#if each.how === 'rating'}<span class="visually-hidden">, 0 to 10</span
+                                >{/if}</th
+                        >
                         <td class="py-1.5 pr-3">
                             {#if isInstrument(each)}
-                                <button type="button" class="linklike" aria-pressed={each.key === chosen} onclick={() => { chosen = each.key; }}>take it<span class="visually-hidden"> {each.label}</span></button>
+                                <button
+                                    type="button"
+                                    class="linklike"
+                                    aria-pressed={each.key === chosen}
+                                    onclick={() => {
+                                        chosen = each.key;
+                                    }}>take it<span class="visually-hidden"> {each.label}</span></button
+                                >
                             {:else}
-                                <span class="whitespace-nowrap"><input class="slot small" aria-label="{each.label}, {each.unit}" inputmode="decimal" placeholder={each.unit} size="6" value={desk.of(each.key, 'value')} oninput={(event) => desk.put(each.key, 'value', event.currentTarget.value)} onkeydown={(event) => onkey(event, each)} />
-                                    {#if desk.of(each.key, 'value') !== ''}<button type="button" class="linklike" onclick={() => desk.keep(each, { value: desk.of(each.key, 'value') })}>keep<span class="visually-hidden"> {each.label}</span></button>{/if}</span>
+                                <span class="whitespace-nowrap"
+                                    ><input
+                                        class="slot small"
+                                        aria-label="{each.label}, {each.unit}"
+                                        inputmode="decimal"
+                                        placeholder={each.unit}
+                                        size="6"
+                                        value={desk.of(each.key, 'value')}
+                                        oninput={(event) => desk.put(each.key, 'value', event.currentTarget.value)}
+                                        onkeydown={(event) => onkey(event, each)}
+                                    />
+                                    {#if desk.of(each.key, 'value') !== ''}<button
+                                            type="button"
+                                            class="linklike"
+                                            onclick={() => desk.keep(each, { value: desk.of(each.key, 'value') })}
+                                            >keep<span class="visually-hidden"> {each.label}</span></button
+                                        >{/if}</span
+                                >
                                 {@render problem(each)}
                             {/if}
                         </td>
                         <td class="py-1.5 pr-3">{@render value(each.last, each.unit)}</td>
-                        <td class="py-1.5">{@render value(each.first, each.unit)}{#if !each.comparable}<span class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span>{/if}</td>
+                        <td class="py-1.5"
+                            >{@render value(each.first, each.unit)}{#if !each.comparable}<span
+                                    class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span
+                                >{/if}</td
+                        >
                     </tr>
                 {/each}
             </tbody>
@@ -100,5 +184,9 @@
 </div>
 
 <style>
-    input::placeholder { color: var(--muted); font-weight: 400; font-size: 0.8125rem; }
+    input::placeholder {
+        color: var(--muted);
+        font-weight: 400;
+        font-size: 0.8125rem;
+    }
 </style>

@@ -19,7 +19,12 @@
     async function send(path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): Promise<Answer | null> {
         trouble = '';
         try {
-            const answer = await sendJson<Answer>(`/patients/${desk.patientId}/forms${path}`, method, body, formToken());
+            const answer = await sendJson<Answer>(
+                `/patients/${desk.patientId}/forms${path}`,
+                method,
+                body,
+                formToken(),
+            );
             desk.show({ ...desk.shown, questionnaires: answer.questionnaires });
             return answer;
         } catch (problem) {
@@ -30,7 +35,10 @@
 
     async function ask(key: string, on: 'device' | 'room'): Promise<void> {
         const answer = await send('', 'POST', { form: key, on });
-        if (on === 'room' && answer?.form) { form = answer.form; answers = { ...answer.form.answers }; }
+        if (on === 'room' && answer?.form) {
+            form = answer.form;
+            answers = { ...answer.form.answers };
+        }
     }
 
     /** Each answer is kept as it comes. */
@@ -40,11 +48,22 @@
     }
 
     async function finish(withGaps: boolean): Promise<void> {
-        if (form && (await send(`/${form.id}`, 'PUT', { answers: $state.snapshot(answers), done: true, with_gaps: withGaps }))) form = null;
+        if (
+            form &&
+            (await send(`/${form.id}`, 'PUT', { answers: $state.snapshot(answers), done: true, with_gaps: withGaps }))
+        )
+            form = null;
     }
+
+    const where = (on: 'device' | 'room'): string => (on === 'device' ? 'on the patient’s device' : 'begun');
 </script>
 
-{#snippet score(it: FormScore | null)}{#if it}<strong>{it.score === null ? 'no score' : short(it.score, 1)}</strong>{#if it.missing > 0}<span class="text-ochre"> {it.missing} missing{it.score === null ? '' : ', scaled up'}</span>{/if}<span class="block text-[0.8125rem] leading-snug text-muted">{it.band ? `${it.band}; ` : ''}{it.on}, {it.where}</span>{:else}<span class="text-muted">–</span>{/if}{/snippet}
+{#snippet score(it: FormScore | null)}{#if it}<strong>{it.score === null ? 'no score' : short(it.score, 1)}</strong
+        >{#if it.missing > 0}<span class="text-ochre">
+                {it.missing} missing{it.score === null ? '' : ', scaled up'}</span
+            >{/if}<span class="block text-[0.8125rem] leading-snug text-muted"
+            >{it.band ? `${it.band}; ` : ''}{it.on}, {it.where}</span
+        >{:else}<span class="text-muted">–</span>{/if}{/snippet}
 
 {#if form}
     <section class="border border-ink bg-card px-5 py-4" aria-label={form.title}>
@@ -53,30 +72,68 @@
         <FormQuestions questions={form.questions} {answers} onanswer={give} />
         <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
             <Button size="sm" disabled={open > 0} onclick={() => finish(false)}>Score it</Button>
-            {#if open > 0}<button type="button" class="linklike" onclick={() => finish(true)}>finish with {open} open</button>{/if}
-            <button type="button" class="linklike" onclick={() => { form = null; }}>go on later</button>
+            {#if open > 0}<button type="button" class="linklike" onclick={() => finish(true)}
+                    >finish with {open} open</button
+                >{/if}
+            <button
+                type="button"
+                class="linklike"
+                onclick={() => {
+                    form = null;
+                }}>go on later</button
+            >
         </div>
         {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
     </section>
 {:else}
     <table class="w-full text-[0.95rem]">
         <caption class="visually-hidden">Questionnaires</caption>
-        <thead class="text-left text-[0.8125rem] text-muted"><tr><th scope="col" class="font-normal">Questionnaire</th><th scope="col" class="font-normal">today</th><th scope="col" class="font-normal">last</th><th scope="col" class="font-normal">first</th></tr></thead>
+        <thead class="text-left text-[0.8125rem] text-muted"
+            ><tr
+                ><th scope="col" class="font-normal">Questionnaire</th><th scope="col" class="font-normal">today</th><th
+                    scope="col"
+                    class="font-normal">last</th
+                ><th scope="col" class="font-normal">first</th></tr
+            ></thead
+        >
         <tbody>
             {#each desk.shown.questionnaires as each (each.key)}
                 {@const waiting = each.open}
                 <tr class="border-t border-rule align-top">
-                    <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}>{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted">0 to {each.most}</span></th>
+                    <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}
+                        >{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted"
+                            >0 to {each.most}</span
+                        ></th
+                    >
                     <td class="py-1.5 pr-3 whitespace-nowrap">
-                        {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed">{waiting.on === 'device' ? 'on the patient’s device' : 'begun'}, {waiting.answered} of {each.items}</span>{/if}
-                        <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}>{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden"> {each.label}</span></button>
-                        {#if desk.shown.has_device && waiting?.on !== 'device'}<button type="button" class="linklike" onclick={() => ask(each.key, 'device')}>on the device<span class="visually-hidden"> {each.label}</span></button>{/if}
-                        {#if waiting}<button type="button" class="linklike" onclick={() => send(`/${waiting.id}`, 'DELETE')}>take back<span class="visually-hidden"> {each.label}</span></button>{/if}
+                        {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed"
+                                >{where(waiting.on)}, {waiting.answered} of {each.items}</span
+                            >{/if}
+                        <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}
+                            >{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">
+                                {each.label}</span
+                            ></button
+                        >
+                        {#if desk.shown.has_device && waiting?.on !== 'device'}<button
+                                type="button"
+                                class="linklike"
+                                onclick={() => ask(each.key, 'device')}
+                                >on the device<span class="visually-hidden"> {each.label}</span></button
+                            >{/if}
+                        {#if waiting}<button
+                                type="button"
+                                class="linklike"
+                                onclick={() => send(`/${waiting.id}`, 'DELETE')}
+                                >take back<span class="visually-hidden"> {each.label}</span></button
+                            >{/if}
                     </td>
                     <td class="py-1.5 pr-3">{@render score(each.last)}</td>
                     <td class="py-1.5">{@render score(each.first)}</td>
                 </tr>
-                {#if each.change}<tr><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]">Since the first: {each.change}.</td></tr>{/if}
+                {#if each.change}<tr
+                        ><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]">Since the first: {each.change}.</td
+                        ></tr
+                    >{/if}
             {/each}
         </tbody>
     </table>

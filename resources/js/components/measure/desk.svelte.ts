@@ -17,7 +17,11 @@ export class Desk {
     private readonly kept;
 
     /** @param prop the page's prop that holds the desk */
-    constructor(readonly patientId: string, shown: DeskProps, private readonly prop: string) {
+    constructor(
+        readonly patientId: string,
+        shown: DeskProps,
+        private readonly prop: string,
+    ) {
         this.shown = shown;
         this.kept = keeping(`measure:${patientId}`);
         this.typed = this.kept.read<Record<string, Record<string, string>>>() ?? {};
@@ -47,14 +51,28 @@ export class Desk {
         this.errors = { ...this.errors, [measure.key]: { text: '', asks: null, explains: null } };
         this.said = '';
         try {
-            const body = { measure: measure.measure, symptom: measure.symptom, position: this.position, sure, explanation: this.of(measure.key, 'explanation'), ...reading };
+            const body = {
+                measure: measure.measure,
+                symptom: measure.symptom,
+                position: this.position,
+                sure,
+                explanation: this.of(measure.key, 'explanation'),
+                ...reading,
+            };
             this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken()));
             this.forget(measure.key);
             this.said = `${measure.label} kept.`;
             return true;
         } catch (problem) {
             const refusal = problem instanceof Refusal ? problem : null;
-            this.errors = { ...this.errors, [measure.key]: { text: refusal?.message || NO_NETWORK, asks: refusal?.errors.sure === undefined ? null : reading, explains: refusal?.errors.explanation === undefined ? null : reading } };
+            this.errors = {
+                ...this.errors,
+                [measure.key]: {
+                    text: refusal?.message || NO_NETWORK,
+                    asks: refusal?.errors.sure === undefined ? null : reading,
+                    explains: refusal?.errors.explanation === undefined ? null : reading,
+                },
+            };
             return false;
         }
     }
@@ -62,7 +80,9 @@ export class Desk {
     /** Symptoms, the patient's own normal range. Answers what is wrong, or nothing. */
     async choose(choices: { symptoms?: string[]; own_low_saturation?: string | null }): Promise<string> {
         try {
-            this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken()));
+            this.show(
+                await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken()),
+            );
             return '';
         } catch (problem) {
             return problem instanceof Refusal && problem.message ? problem.message : NO_NETWORK;

@@ -10,11 +10,31 @@
     import { KeptStep } from './kept.svelte';
     import Remarks from './Remarks.svelte';
 
-    interface Content { practised: boolean; next_on: string; remarks: string }
-    interface NewLink { address: string; code: string; days: number }
-    let { patient, session, shown, kept }: { patient: PatientHead; session: SessionHeadView; shown: HandOverShown; kept: KeptContent } = $props();
+    interface Content {
+        practised: boolean;
+        next_on: string;
+        remarks: string;
+    }
+    interface NewLink {
+        address: string;
+        code: string;
+        days: number;
+    }
+    let {
+        patient,
+        session,
+        shown,
+        kept,
+    }: { patient: PatientHead; session: SessionHeadView; shown: HandOverShown; kept: KeptContent } = $props();
 
-    const step = untrack(() => new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/hand-over`, kept, { practised: false, next_on: '', remarks: '' }));
+    const step = untrack(
+        () =>
+            new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/hand-over`, kept, {
+                practised: false,
+                next_on: '',
+                remarks: '',
+            }),
+    );
     let link = $state.raw<NewLink | null>(null);
     let trouble = $state('');
 
@@ -31,32 +51,74 @@
 <div class="grid items-start gap-x-12 gap-y-6 pt-5 md:grid-cols-[1fr_1fr]">
     <section>
         {#if shown.version}
-            <h2 class="mb-1 text-[1.15rem]">Version {shown.version.number}{shown.version.is_new ? ', issued in this session' : ''}</h2>
+            <h2 class="mb-1 text-[1.15rem]">
+                Version {shown.version.number}{shown.version.is_new ? ', issued in this session' : ''}
+            </h2>
             <p class="text-muted">in force from {shown.version.in_force_from}, review {shown.version.review_on}</p>
-            <ul class="mt-2">{#each shown.version.items as item, index (index)}<li class="border-t border-rule py-1"><strong>{item.name}</strong> {item.summary}</li>{/each}</ul>
-            {#if shown.version.patient_note}<h3 class="mt-3 text-[1rem]">What we changed and why</h3><p class="whitespace-pre-line">{shown.version.patient_note}</p>{/if}
-            <p class="mt-3"><Button outline href="/patients/{patient.id}/versions/{shown.version.number}/sheet.pdf" target="_blank">Sheet to print</Button></p>
+            <ul class="mt-2">
+                {#each shown.version.items as item, index (index)}<li class="border-t border-rule py-1">
+                        <strong>{item.name}</strong>
+                        {item.summary}
+                    </li>{/each}
+            </ul>
+            {#if shown.version.patient_note}<h3 class="mt-3 text-[1rem]">What we changed and why</h3>
+                <p class="whitespace-pre-line">{shown.version.patient_note}</p>{/if}
+            <p class="mt-3">
+                <Button outline href="/patients/{patient.id}/versions/{shown.version.number}/sheet.pdf" target="_blank"
+                    >Sheet to print</Button
+                >
+            </p>
         {:else}
-            <p class="text-muted">No programme is issued yet, so there is nothing to hand over. <Link class="linklike" href="/patients/{patient.id}/sessions/{session.id}/prescribe">To Prescribe</Link></p>
+            <p class="text-muted">
+                No programme is issued yet, so there is nothing to hand over. <Link
+                    class="linklike"
+                    href="/patients/{patient.id}/sessions/{session.id}/prescribe">To Prescribe</Link
+                >
+            </p>
         {/if}
         <h2 class="mt-6 mb-1 text-[1.15rem]">On the patient’s own device</h2>
         {#if link}
             <div class="mt-2 flex items-center gap-6 border border-ink bg-card p-4">
                 <QrCode text={link.address} label="Link for {patient.name}" />
-                <div><p class="text-sm text-muted">Scan it, or open {shown.public_address}/enter and type the code. Once, within {link.days} days.</p><p class="font-serif text-[1.6rem] font-semibold whitespace-nowrap">{link.code}</p></div>
+                <div>
+                    <p class="text-sm text-muted">
+                        Scan it, or open {shown.public_address}/enter and type the code. Once, within {link.days} days.
+                    </p>
+                    <p class="font-serif text-[1.6rem] font-semibold whitespace-nowrap">{link.code}</p>
+                </div>
             </div>
             <p class="visually-hidden" data-link>{link.address}</p>
         {:else}
-            <p class="text-muted">{shown.has_device ? 'A device is in use already; it shows the new version by itself.' : 'No device yet.'}</p>
-            <Button class="mt-2" outline={shown.has_device} onclick={make}>{shown.has_device ? 'Link for another device' : 'Show the link as a QR code'}</Button>
+            <p class="text-muted">
+                {shown.has_device
+                    ? 'A device is in use already; it shows the new version by itself.'
+                    : 'No device yet.'}
+            </p>
+            <Button class="mt-2" outline={shown.has_device} onclick={make}
+                >{shown.has_device ? 'Link for another device' : 'Show the link as a QR code'}</Button
+            >
         {/if}
         {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
     </section>
     <section>
-        <label class="block"><input type="checkbox" class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700" bind:checked={step.content.practised} />The patient has practised it once here</label>
+        <label class="block"
+            ><input
+                type="checkbox"
+                class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700"
+                bind:checked={step.content.practised}
+            />The patient has practised it once here</label
+        >
         <label class="mt-4 block font-semibold" for="next_on">Next appointment</label>
-        <input id="next_on" type="datetime-local" class="border border-gray-300 bg-card px-3 py-1.5" bind:value={step.content.next_on} />
+        <input
+            id="next_on"
+            type="datetime-local"
+            class="border border-gray-300 bg-card px-3 py-1.5"
+            bind:value={step.content.next_on}
+        />
         <div class="mt-4"><Remarks bind:value={step.content.remarks} label="Agreed" /></div>
-        <KeptLine {step}>{#snippet theirs(content)}<p>{content.practised ? 'Practised once here.' : ''} {content.next_on ?? ''}</p><p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine>
+        <KeptLine {step}
+            >{#snippet theirs(content)}<p>{content.practised ? 'Practised once here.' : ''} {content.next_on ?? ''}</p>
+                <p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine
+        >
     </section>
 </div>

@@ -9,13 +9,22 @@
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';
 
-    interface Content { text: string }
-    let { patient, session, shown, kept }: { patient: PatientHead; session: SessionHeadView; shown: NoteShown; kept: KeptContent } = $props();
+    interface Content {
+        text: string;
+    }
+    let {
+        patient,
+        session,
+        shown,
+        kept,
+    }: { patient: PatientHead; session: SessionHeadView; shown: NoteShown; kept: KeptContent } = $props();
 
     const url = untrack(() => `/patients/${patient.id}/sessions/${session.id}`);
     const step = untrack(() => new KeptStep<Content>(`${url}/steps/note`, kept, { text: '' }));
     // Until something is typed here, the note is what the steps have filled.
-    untrack(() => { if (step.content.text === '') step.prefill({ text: shown.draft }); });
+    untrack(() => {
+        if (step.content.text === '') step.prefill({ text: shown.draft });
+    });
     const form = useForm({ text: '', reason: '' });
     let trouble = $state('');
     let isSigning = $state(false);
@@ -25,7 +34,12 @@
         isSigning = true;
         await step.flush();
         try {
-            const { go_to } = await sendJson<{ go_to: string }>(`${url}/signature`, 'POST', { text: step.content.text }, formToken());
+            const { go_to } = await sendJson<{ go_to: string }>(
+                `${url}/signature`,
+                'POST',
+                { text: step.content.text },
+                formToken(),
+            );
             router.visit(go_to);
         } catch (problem) {
             trouble = inWords(problem, 'The note is not signed; what you typed is still here.');
@@ -46,15 +60,34 @@
             <p class="leading-relaxed whitespace-pre-line">{shown.signed.text}</p>
             <p class="mt-4 border-t border-ink pt-2 text-muted">Signed by {shown.signed.by}, {shown.signed.on}</p>
             {#each shown.signed.amendments as amendment, index (index)}
-                <div class="mt-3 border-l-4 border-ochre pl-4"><p class="whitespace-pre-line">{amendment.text}</p><p class="text-[0.875rem] text-muted">Amendment: {amendment.reason}. {amendment.by}, {amendment.on}</p></div>
+                <div class="mt-3 border-l-4 border-ochre pl-4">
+                    <p class="whitespace-pre-line">{amendment.text}</p>
+                    <p class="text-[0.875rem] text-muted">
+                        Amendment: {amendment.reason}. {amendment.by}, {amendment.on}
+                    </p>
+                </div>
             {/each}
         </article>
         <form onsubmit={amend} novalidate>
             <h2 class="mb-1 text-[1.15rem]">Amend</h2>
             <p class="text-muted">The signed text stays as it is; both are read together.</p>
             <div class="mt-3 grid gap-3">
-                <Field id="text" label="What is added or corrected" error={form.errors.text}>{#snippet children(attributes)}<Textarea rows={4} class="w-full" bind:value={form.text} {...attributes} />{/snippet}</Field>
-                <Field id="reason" label="Why" error={form.errors.reason}>{#snippet children(attributes)}<Textarea rows={1} class="w-full" bind:value={form.reason} {...attributes} />{/snippet}</Field>
+                <Field id="text" label="What is added or corrected" error={form.errors.text}
+                    >{#snippet children(attributes)}<Textarea
+                            rows={4}
+                            class="w-full"
+                            bind:value={form.text}
+                            {...attributes}
+                        />{/snippet}</Field
+                >
+                <Field id="reason" label="Why" error={form.errors.reason}
+                    >{#snippet children(attributes)}<Textarea
+                            rows={1}
+                            class="w-full"
+                            bind:value={form.reason}
+                            {...attributes}
+                        />{/snippet}</Field
+                >
                 <div><Button type="submit" outline disabled={form.processing}>Sign the amendment</Button></div>
             </div>
         </form>
@@ -64,10 +97,20 @@
         <label class="font-semibold" for="note">Note</label>
         <span class="text-muted">filled from the steps; change what you like, then sign</span>
         <Textarea id="note" rows={18} class="mt-1 w-full text-base leading-relaxed" bind:value={step.content.text} />
-        <KeptLine {step}>{#snippet theirs(content)}<p class="max-h-60 overflow-y-auto whitespace-pre-line">{content.text ?? ''}</p>{/snippet}</KeptLine>
+        <KeptLine {step}
+            >{#snippet theirs(content)}<p class="max-h-60 overflow-y-auto whitespace-pre-line">
+                    {content.text ?? ''}
+                </p>{/snippet}</KeptLine
+        >
         <div class="mt-3 flex items-center gap-4">
             <Button disabled={isSigning || step.theirs !== null} onclick={sign}>Sign the note</Button>
-            <button type="button" class="linklike" onclick={() => { step.content.text = shown.draft; }}>Fill it from the steps again</button>
+            <button
+                type="button"
+                class="linklike"
+                onclick={() => {
+                    step.content.text = shown.draft;
+                }}>Fill it from the steps again</button
+            >
             <span class="text-[0.875rem] text-muted">Signing ends the session. A signed note is only amended.</span>
         </div>
         {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}

@@ -1,7 +1,11 @@
 <script lang="ts">
     import { Textarea } from 'flowbite-svelte';
 
-    let { value = $bindable(), label = 'Remarks', rows = 3 }: { value: string; label?: string; rows?: number } = $props();
+    let {
+        value = $bindable(),
+        label = 'Remarks',
+        rows = 3,
+    }: { value: string; label?: string; rows?: number } = $props();
     const id = $props.id();
 </script>
 

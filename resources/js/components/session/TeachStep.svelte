@@ -12,10 +12,25 @@
     import Remarks from './Remarks.svelte';
     import TriedList from './TriedList.svelte';
 
-    interface Content { tried: Tried[]; remarks: string }
-    let { patient, session, shown, kept }: { patient: PatientHead; session: SessionHeadView; shown: { choices: TeachChoice[] }; kept: KeptContent } = $props();
+    interface Content {
+        tried: Tried[];
+        remarks: string;
+    }
+    let {
+        patient,
+        session,
+        shown,
+        kept,
+    }: { patient: PatientHead; session: SessionHeadView; shown: { choices: TeachChoice[] }; kept: KeptContent } =
+        $props();
 
-    const step = untrack(() => new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/teach`, kept, { tried: [], remarks: '' }));
+    const step = untrack(
+        () =>
+            new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/teach`, kept, {
+                tried: [],
+                remarks: '',
+            }),
+    );
     let at = $state('0');
     const choice = $derived(shown.choices[Number(at)]);
     let ratio = $state(untrack(() => shown.choices[0]?.ratio ?? ''));
@@ -34,7 +49,8 @@
         taps = [];
     }
 
-    const post = <R,>(path: string, body: unknown): Promise<R> => sendJson<R>(`/patients/${patient.id}/bench/${path}`, 'POST', body, formToken());
+    const post = <R,>(path: string, body: unknown): Promise<R> =>
+        sendJson<R>(`/patients/${patient.id}/bench/${path}`, 'POST', body, formToken());
     const said = (problem: unknown): string => inWords(problem, BACK_LATER);
 
     async function play(): Promise<void> {
@@ -56,8 +72,14 @@
         playing = null;
         if (!choice) return;
         step.content.tried.push({
-            name: choice.name, lineage: choice.lineage, pattern: choice.ratio === null ? '' : `${ratio} at ${count} s`, at: new Date().toTimeString().slice(0, 5),
-            effort: null, smooth: null, remark: '', seen: $state.snapshot(seen),
+            name: choice.name,
+            lineage: choice.lineage,
+            pattern: choice.ratio === null ? '' : `${ratio} at ${count} s`,
+            at: new Date().toTimeString().slice(0, 5),
+            effort: null,
+            smooth: null,
+            remark: '',
+            seen: $state.snapshot(seen),
         });
     }
 
@@ -66,19 +88,56 @@
         taps = taps.length > 0 && now - (taps[taps.length - 1] ?? 0) > 4000 ? [now] : [...taps, now];
         tapped = null;
         if (taps.length < 4) return;
-        try { tapped = await post('taps', { taps: taps.map(Math.round) }); } catch (problem) { trouble = said(problem); }
+        try {
+            tapped = await post('taps', { taps: taps.map(Math.round) });
+        } catch (problem) {
+            trouble = said(problem);
+        }
     }
 </script>
 
 <div class="grid items-start gap-x-12 gap-y-6 pt-5 md:grid-cols-[33rem_1fr]">
     <section class="border border-ink bg-card px-5 py-4" aria-label="Try an exercise">
-        <p><label for="exercise">Exercise</label> <select id="exercise" class="slot" bind:value={at} onchange={choose} disabled={playing !== null}>
-            {#each shown.choices as each, index (index)}<option value={String(index)}>{each.lineage ? `${each.name} (prescribed)` : each.name}</option>{/each}</select></p>
+        <p>
+            <label for="exercise">Exercise</label>
+            <select id="exercise" class="slot" bind:value={at} onchange={choose} disabled={playing !== null}>
+                {#each shown.choices as each, index (index)}<option value={String(index)}
+                        >{each.lineage ? `${each.name} (prescribed)` : each.name}</option
+                    >{/each}</select
+            >
+        </p>
         {#if choice?.ratio !== null}
-            <p class="mt-2 leading-9">Ratio <input class="slot" aria-label="Ratio to try" bind:value={ratio} /> at <input class="slot" aria-label="Seconds a count to try" inputmode="decimal" bind:value={count} /> s a count
-                <button type="button" class="tap" onkeydown={(event) => { if (event.key === ' ') { event.preventDefault(); if (!event.repeat) void tap(); } }} onpointerdown={(event) => { event.preventDefault(); void tap(); }}>Tap the counts</button>
-                <span class="text-muted" role="status">{#if tapped}{short(tapped.count_s)} s, spread {percent(tapped.spread)}{:else if taps.length > 0}{taps.length} of at least 4 taps{/if}</span>
-                {#if tapped}{@const found = tapped.count_s}<button type="button" class="linklike" onclick={() => { count = String(found); }}>take {short(found)} s</button>{/if}</p>
+            <p class="mt-2 leading-9">
+                Ratio <input class="slot" aria-label="Ratio to try" bind:value={ratio} /> at
+                <input class="slot" aria-label="Seconds a count to try" inputmode="decimal" bind:value={count} />
+                s a count
+                <button
+                    type="button"
+                    class="tap"
+                    onkeydown={(event) => {
+                        if (event.key === ' ') {
+                            event.preventDefault();
+                            if (!event.repeat) void tap();
+                        }
+                    }}
+                    onpointerdown={(event) => {
+                        event.preventDefault();
+                        void tap();
+                    }}>Tap the counts</button
+                >
+                <span class="text-muted" role="status"
+                    >{#if tapped}{short(tapped.count_s)} s, spread {percent(
+                            tapped.spread,
+                        )}{:else if taps.length > 0}{taps.length} of at least 4 taps{/if}</span
+                >
+                {#if tapped}{@const found = tapped.count_s}<button
+                        type="button"
+                        class="linklike"
+                        onclick={() => {
+                            count = String(found);
+                        }}>take {short(found)} s</button
+                    >{/if}
+            </p>
         {/if}
         {#if playing}
             <div class="mt-3"><RoomPlayer play={playing.play} context={playing.context} onleave={left} /></div>
@@ -89,19 +148,46 @@
         {/if}
         {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}
         {#if choice && choice.right.length > 0}
-            <fieldset class="mt-4 border-t border-rule pt-2"><legend class="float-left w-full font-semibold">What right looks like: tick what you see</legend>
-                <div class="clear-both">{#each choice.right as line (line)}<label class="block py-0.5"><input type="checkbox" class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700" value={line} bind:group={seen} />{line}</label>{/each}</div></fieldset>
+            <fieldset class="mt-4 border-t border-rule pt-2">
+                <legend class="float-left w-full font-semibold">What right looks like: tick what you see</legend>
+                <div class="clear-both">
+                    {#each choice.right as line (line)}<label class="block py-0.5"
+                            ><input
+                                type="checkbox"
+                                class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700"
+                                value={line}
+                                bind:group={seen}
+                            />{line}</label
+                        >{/each}
+                </div>
+            </fieldset>
         {/if}
-        {#if choice && choice.mistakes.length > 0}<p class="mt-2 text-[0.875rem] text-muted">Often goes wrong: {choice.mistakes.join(' ')}</p>{/if}
+        {#if choice && choice.mistakes.length > 0}<p class="mt-2 text-[0.875rem] text-muted">
+                Often goes wrong: {choice.mistakes.join(' ')}
+            </p>{/if}
     </section>
     <section>
         <h2 class="mb-1 text-[1.15rem]">Tried in this session</h2>
         <TriedList bind:tried={step.content.tried} />
         <div class="mt-5"><Remarks bind:value={step.content.remarks} label="How it went" /></div>
-        <KeptLine {step}>{#snippet theirs(content)}<p>{(content.tried ?? []).map((each) => `${each.name} ${each.pattern}`).join('; ')}</p><p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine>
+        <KeptLine {step}
+            >{#snippet theirs(content)}<p>
+                    {(content.tried ?? []).map((each) => `${each.name} ${each.pattern}`).join('; ')}
+                </p>
+                <p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine
+        >
     </section>
 </div>
 
 <style>
-    .tap { border: 1px solid var(--ink); background: var(--paper); padding: 0 0.8rem; border-radius: 2px; font-weight: 600; touch-action: manipulation; cursor: pointer; line-height: 1.8; }
+    .tap {
+        border: 1px solid var(--ink);
+        background: var(--paper);
+        padding: 0 0.8rem;
+        border-radius: 2px;
+        font-weight: 600;
+        touch-action: manipulation;
+        cursor: pointer;
+        line-height: 1.8;
+    }
 </style>

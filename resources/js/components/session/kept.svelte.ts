@@ -7,8 +7,16 @@ import type { KeptContent } from '../../types/session';
 const PAUSE_MS = 700;
 const AGAIN_MS = 5000;
 
-interface Local<T> { content: T; revision: number }
-interface Conflict<T> { content: T; revision: number; by: string; kept_at: string }
+interface Local<T> {
+    content: T;
+    revision: number;
+}
+interface Conflict<T> {
+    content: T;
+    revision: number;
+    by: string;
+    kept_at: string;
+}
 
 /**
  * What is typed in one step of a session. It is sent when the typing pauses; until the server has it, a copy stays on
@@ -27,16 +35,27 @@ export class KeptStep<T extends object> {
     private timer: ReturnType<typeof setTimeout> | undefined;
     private sending: Promise<void> | null = null;
 
-    constructor(private readonly url: string, kept: KeptContent, private readonly empty: T) {
+    constructor(
+        private readonly url: string,
+        kept: KeptContent,
+        private readonly empty: T,
+    ) {
         this.content = { ...empty, ...(kept.content as Partial<T>) };
         this.revision = kept.revision;
         this.last = JSON.stringify(this.content);
         const local = this.readLocal();
-        if (local === null || JSON.stringify(local.content) === this.last) { this.writeLocal(null); return; }
+        if (local === null || JSON.stringify(local.content) === this.last) {
+            this.writeLocal(null);
+            return;
+        }
         if (local.revision === kept.revision) {
             this.content = local.content;
             this.notice(true);
-        } else this.conflict({ content: this.content, revision: kept.revision, by: kept.by ?? 'someone', kept_at: '' }, local.content);
+        } else
+            this.conflict(
+                { content: this.content, revision: kept.revision, by: kept.by ?? 'someone', kept_at: '' },
+                local.content,
+            );
     }
 
     /** Call it in an effect: looks whether something was typed. */
@@ -62,18 +81,26 @@ export class KeptStep<T extends object> {
         await this.sending;
         if (this.state === 'kept' || this.theirs !== null) return;
         clearTimeout(this.timer);
-        this.sending = this.send().finally(() => { this.sending = null; });
+        this.sending = this.send().finally(() => {
+            this.sending = null;
+        });
         await this.sending;
     }
 
     private async send(): Promise<void> {
         const content = $state.snapshot(this.content) as T;
         try {
-            const answer = await sendJson<{ revision: number; kept_at: string }>(this.url, 'PUT', { revision: this.revision, content }, formToken());
+            const answer = await sendJson<{ revision: number; kept_at: string }>(
+                this.url,
+                'PUT',
+                { revision: this.revision, content },
+                formToken(),
+            );
             this.revision = answer.revision;
             this.keptAt = answer.kept_at;
             // Back shows the page as it was left, not as it was opened.
-            if (location.pathname === this.url.replace('/steps/', '/')) router.replaceProp('kept', { revision: answer.revision, content, by: null });
+            if (location.pathname === this.url.replace('/steps/', '/'))
+                router.replaceProp('kept', { revision: answer.revision, content, by: null });
             this.trouble = '';
             if (JSON.stringify($state.snapshot(this.content)) === JSON.stringify(content)) {
                 this.state = 'kept';
@@ -113,7 +140,10 @@ export class KeptStep<T extends object> {
             this.trouble = problem.message;
         } else {
             this.state = 'unreachable';
-            this.trouble = problem instanceof Refusal && (problem.status === 401 || problem.status === 419) ? 'You are signed out. Sign in in another tab; what you typed is kept on this device.' : noConnection('What you typed is kept on this device.');
+            this.trouble =
+                problem instanceof Refusal && (problem.status === 401 || problem.status === 419)
+                    ? 'You are signed out. Sign in in another tab; what you typed is kept on this device.'
+                    : noConnection('What you typed is kept on this device.');
             this.later(AGAIN_MS);
         }
     }

@@ -1,6 +1,15 @@
 import { sendJson } from '../../shared/http';
 import type { Kind } from './store';
-import type { Bundle, DeviceState, DiaryData, MyDevice, NeededData, OutboxResult, ProgressData, SheetData } from '../types';
+import type {
+    Bundle,
+    DeviceState,
+    DiaryData,
+    MyDevice,
+    NeededData,
+    OutboxResult,
+    ProgressData,
+    SheetData,
+} from '../types';
 
 const HEADERS = { 'X-Ivory-Pace': '1' };
 
@@ -9,7 +18,8 @@ const post = <T>(path: string, body: unknown): Promise<T> => sendJson<T>(`/api/v
 
 export const api = {
     me: () => get<DeviceState>('me'),
-    access: (secret: { token: string } | { code: string }) => post<DeviceState>('access', { ...secret, label: deviceLabel() }),
+    access: (secret: { token: string } | { code: string }) =>
+        post<DeviceState>('access', { ...secret, label: deviceLabel() }),
     consent: (version: string) => post<DeviceState>('consent', { version }),
     pin: (pin: string) => post<DeviceState>('pin', { pin }),
     unlock: (pin: string) => post<DeviceState>('unlock', { pin }),
@@ -34,6 +44,16 @@ export const api = {
 function deviceLabel(): string {
     const agent = navigator.userAgent;
     const kind = /iPad|Tablet/.test(agent) ? 'Tablet' : /Mobi|Android|iPhone/.test(agent) ? 'Phone' : 'Computer';
-    const system = /Android/.test(agent) ? 'Android' : /iPhone|iPad/.test(agent) ? 'iOS' : /Windows/.test(agent) ? 'Windows' : /Mac/.test(agent) ? 'macOS' : /Linux/.test(agent) ? 'Linux' : '';
+    const system = /Android/.test(agent)
+        ? 'Android'
+        : /iPhone|iPad/.test(agent)
+          ? 'iOS'
+          : /Windows/.test(agent)
+            ? 'Windows'
+            : /Mac/.test(agent)
+              ? 'macOS'
+              : /Linux/.test(agent)
+                ? 'Linux'
+                : '';
     return system ? `${kind}, ${system}` : kind;
 }

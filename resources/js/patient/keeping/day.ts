@@ -1,5 +1,15 @@
 import type { Waiting } from './store';
-import type { Bundle, NotToday, PracticeLog, Rules, StopClass, TodayData, TodayItem, TodaySlot, WhyPaused } from '../types';
+import type {
+    Bundle,
+    NotToday,
+    PracticeLog,
+    Rules,
+    StopClass,
+    TodayData,
+    TodayItem,
+    TodaySlot,
+    WhyPaused,
+} from '../types';
 
 /** The present day out of what is kept; when the copy is too old, its exercises without anything due. */
 export function presentDay(bundle: Bundle, now: number): TodayData {
@@ -7,7 +17,12 @@ export function presentDay(bundle: Bundle, now: number): TodayData {
     const present = days.find((day) => Date.parse(day.from) <= now && now < Date.parse(day.to));
     const day = present ?? days[days.length - 1];
     if (!day) throw new Error('A copy without days.');
-    return { ...rest, day: present ? day : { ...day, slots: [], note: null }, items: items[String(day.version_id)] ?? [], isOld: !present };
+    return {
+        ...rest,
+        day: present ? day : { ...day, slots: [], note: null },
+        items: items[String(day.version_id)] ?? [],
+        isOld: !present,
+    };
 }
 
 /**
@@ -26,13 +41,21 @@ export function withWaiting(today: TodayData, waiting: readonly Waiting[], offse
     const from = Date.parse(today.day.from);
     const to = Date.parse(today.day.to);
     const open = waiting.filter((item) => item.refused === null);
-    const practices = open.filter((item) => item.kind === 'practice').map((item) => onServersClock(item.body as PracticeLog, offset, today.rules))
+    const practices = open
+        .filter((item) => item.kind === 'practice')
+        .map((item) => onServersClock(item.body as PracticeLog, offset, today.rules))
         .filter((log) => Date.parse(log.started_at) >= from && Date.parse(log.started_at) < to);
-    const said = open.filter((item) => item.kind === 'put-off').map((item) => item.body as { day: string; lineage: string; anchor: string; reason: NotToday });
+    const said = open
+        .filter((item) => item.kind === 'put-off')
+        .map((item) => item.body as { day: string; lineage: string; anchor: string; reason: NotToday });
     return today.day.slots.map((slot) => {
-        const put = said.find((each) => each.day === today.day.date && each.lineage === slot.lineage && each.anchor === slot.anchor);
+        const put = said.find(
+            (each) => each.day === today.day.date && each.lineage === slot.lineage && each.anchor === slot.anchor,
+        );
         const own = put ? { ...slot, put_off: put.reason } : slot;
-        const index = slot.done ? -1 : practices.findIndex((log) => log.lineage === slot.lineage && log.anchor === slot.anchor);
+        const index = slot.done
+            ? -1
+            : practices.findIndex((log) => log.lineage === slot.lineage && log.anchor === slot.anchor);
         const log = index === -1 ? undefined : practices.splice(index, 1)[0];
         return log ? { ...own, done: { at: clockOf(log.started_at), stroke: strokeOf(log, today.items) } } : own;
     });
@@ -47,12 +70,14 @@ function strokeOf(log: PracticeLog, items: TodayItem[]): 'done' | 'partial' | 's
     const item = items.find((each) => each.lineage === log.lineage);
     const played = log.short ? item?.short : item;
     if (!played || log.enough_step !== null) return 'done';
-    return (played.breaths === null ? log.seconds_done >= played.seconds - 1 : log.breaths_done >= played.breaths) ? 'done' : 'partial';
+    return (played.breaths === null ? log.seconds_done >= played.seconds - 1 : log.breaths_done >= played.breaths)
+        ? 'done'
+        : 'partial';
 }
 
 /**
- * Which practice is next: the first one left whose window is not over; otherwise the latest that was missed, for a day is
- * not lost. What was put off is not asked for again.
+ * Which practice is next: the first one left whose window is not over; otherwise the latest that was missed, for a day
+ * is not lost. What was put off is not asked for again.
  */
 export function nextSlot(slots: TodaySlot[], now: number): number | null {
     let missed: number | null = null;
@@ -75,10 +100,20 @@ export interface SaidHere {
     urgent: boolean;
 }
 
-export function saidHere(waiting: readonly Waiting[], today: Pick<TodayData, 'rules' | 'asked'>, offset: number): SaidHere {
-    const urgentOf = (form: string): string[] => today.asked.find((each) => each.id === form)?.questions.filter((question) => question.urgent).map((question) => question.key) ?? [];
+export function saidHere(
+    waiting: readonly Waiting[],
+    today: Pick<TodayData, 'rules' | 'asked'>,
+    offset: number,
+): SaidHere {
+    const urgentOf = (form: string): string[] =>
+        today.asked
+            .find((each) => each.id === form)
+            ?.questions.filter((question) => question.urgent)
+            .map((question) => question.key) ?? [];
     return {
-        practices: waiting.filter((each) => each.kind === 'practice').map((each) => onServersClock(each.body as PracticeLog, offset, today.rules)),
+        practices: waiting
+            .filter((each) => each.kind === 'practice')
+            .map((each) => onServersClock(each.body as PracticeLog, offset, today.rules)),
         unsettled: waiting.some((each) => each.kind === 'second-look' && !(each.body as { settled: boolean }).settled),
         urgent: waiting.some((each) => {
             if (each.kind !== 'form') return false;
@@ -89,15 +124,18 @@ export function saidHere(waiting: readonly Waiting[], today: Pick<TodayData, 'ru
 }
 
 /**
- * The pausing rules of the core, applied on the device to what the server does not know yet: a get-help symptom or a red
- * flag pauses everything, stops in several of the last practices of an exercise pause that one; recovery is never paused.
+ * The pausing rules of the core, applied on the device to what the server does not know yet: a get-help symptom or a
+ * red flag pauses everything, stops in several of the last practices of an exercise pause that one; recovery is never
+ * paused.
  */
 export function whyPaused(item: TodayItem, here: SaidHere, rules: Rules): WhyPaused | null {
     if (item.recovery) return null;
     if (item.paused) return item.paused;
     if (here.unsettled || here.practices.some((log) => log.stop_class === 'get-help')) return 'stop';
     if (here.urgent) return 'answers';
-    const own = here.practices.filter((log) => item.like.includes(log.lineage)).sort((a, b) => Date.parse(b.started_at) - Date.parse(a.started_at));
+    const own = here.practices
+        .filter((log) => item.like.includes(log.lineage))
+        .sort((a, b) => Date.parse(b.started_at) - Date.parse(a.started_at));
     const latest = own[0];
     if (!latest || !isSymptom(latest.stop_class)) return null;
     const ends = [...own.map((log) => log.stop_class), ...item.ends].slice(0, rules.pausing.look_at);
@@ -106,15 +144,27 @@ export function whyPaused(item: TodayItem, here: SaidHere, rules: Rules): WhyPau
 
 /** Practices of an as-needed exercise on the present day, with those that wait. */
 export function usedToday(item: TodayItem, waiting: PracticeLog[], from: number): number {
-    return (item.as_needed?.done ?? 0) + waiting.filter((log) => log.lineage === item.lineage && Date.parse(log.started_at) >= from).length;
+    return (
+        (item.as_needed?.done ?? 0) +
+        waiting.filter((log) => log.lineage === item.lineage && Date.parse(log.started_at) >= from).length
+    );
 }
 
 /** Days of the diary that may be written, latest first. */
-export function writableDays(today: string, back: number, say: (key: string) => string): { date: string; label: string }[] {
+export function writableDays(
+    today: string,
+    back: number,
+    say: (key: string) => string,
+): { date: string; label: string }[] {
     return Array.from({ length: back + 1 }, (_, ago) => {
         const at = new Date(`${today}T12:00:00Z`);
         at.setUTCDate(at.getUTCDate() - ago);
-        const label = ago === 0 ? say('patient.diary.today') : ago === 1 ? say('patient.diary.yesterday') : at.toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
+        const label =
+            ago === 0
+                ? say('patient.diary.today')
+                : ago === 1
+                  ? say('patient.diary.yesterday')
+                  : at.toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
         return { date: at.toISOString().slice(0, 10), label };
     });
 }

@@ -13,14 +13,25 @@ const FETCH = {
     sheet: async () => (await api.sheet()).sheet,
 } as const;
 
-interface Pages { today: Bundle; needed: NeededData; diary: DiaryData; progress: ProgressData; sheet: SheetData | null }
+interface Pages {
+    today: Bundle;
+    needed: NeededData;
+    diary: DiaryData;
+    progress: ProgressData;
+    sheet: SheetData | null;
+}
 
 /**
- * Fetches a page anew, keeps it and shows it. What had been delivered before is in it then, and only when it is shown is
- * that forgotten here: otherwise what was done would be undone for a moment.
+ * Fetches a page anew, keeps it and shows it. What had been delivered before is in it then, and only when it is shown
+ * is that forgotten here: otherwise what was done would be undone for a moment.
  */
-export async function fetchPage<K extends keyof Pages>(name: K, show: (page: Pages[K]) => void = () => undefined): Promise<void> {
-    const delivered = outbox.delivered().filter((id) => (name === 'diary' ? id.startsWith('diary:') : name === 'today' && !id.startsWith('diary:')));
+export async function fetchPage<K extends keyof Pages>(
+    name: K,
+    show: (page: Pages[K]) => void = () => undefined,
+): Promise<void> {
+    const delivered = outbox
+        .delivered()
+        .filter((id) => (name === 'diary' ? id.startsWith('diary:') : name === 'today' && !id.startsWith('diary:')));
     const asked = Date.now();
     const page = (await FETCH[name]()) as Pages[K];
     if (name === 'today') await store.keep('clock', Date.parse((page as Bundle).now) - (asked + Date.now()) / 2);
@@ -58,7 +69,9 @@ let fetchedAhead = 0;
 export async function fetchAhead(hasChanged: boolean): Promise<void> {
     if (!hasChanged && Date.now() - fetchedAhead < AHEAD_AGAIN_MS) return;
     fetchedAhead = Date.now();
-    const pages = await Promise.allSettled((['diary', 'progress', 'sheet', 'needed'] as const).map((name) => fetchPage(name)));
+    const pages = await Promise.allSettled(
+        (['diary', 'progress', 'sheet', 'needed'] as const).map((name) => fetchPage(name)),
+    );
     await fetchVoice().catch(() => undefined);
     if (pages.some((page) => page.status === 'rejected')) fetchedAhead = 0;
 }

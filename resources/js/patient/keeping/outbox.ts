@@ -5,8 +5,8 @@ import type { PracticeLog } from '../types';
 
 /**
  * What waits on this device until the server has it. Each thing carries its own id, so sending it twice stores it once.
- * The page works on a copy in memory; the store brings it through a closed browser. What the server refuses stays visible
- * until it has been read.
+ * The page works on a copy in memory; the store brings it through a closed browser. What the server refuses stays
+ * visible until it has been read.
  */
 const BATCH = 50;
 const AGAIN_MS = 20_000;
@@ -65,7 +65,9 @@ export async function enqueue(kind: Kind, id: string, body: object, notBefore = 
 
 /** Notes what became of things, unless they were put in anew meanwhile. */
 async function note(changes: [Waiting, Partial<Waiting>][]): Promise<void> {
-    const changed = changes.filter(([item]) => items.get(item.id)?.turn === item.turn).map(([item, by]) => ({ ...item, ...by }));
+    const changed = changes
+        .filter(([item]) => items.get(item.id)?.turn === item.turn)
+        .map(([item, by]) => ({ ...item, ...by }));
     for (const item of changed) items.set(item.id, item);
     await store.putWaiting(changed);
 }
@@ -146,12 +148,18 @@ async function send(batch: Waiting[]): Promise<'sent' | 'wait' | 'split'> {
 /** Tries again when the network comes back, when the page is looked at again, and now and then. */
 export function keepTrying(): () => void {
     const attempt = (): void => void flush();
-    const look = (): void => { if (document.visibilityState === 'visible') attempt(); };
+    const look = (): void => {
+        if (document.visibilityState === 'visible') attempt();
+    };
     window.addEventListener('online', attempt);
     document.addEventListener('visibilitychange', look);
     const timer = setInterval(attempt, AGAIN_MS);
     attempt();
-    return () => { window.removeEventListener('online', attempt); document.removeEventListener('visibilitychange', look); clearInterval(timer); };
+    return () => {
+        window.removeEventListener('online', attempt);
+        document.removeEventListener('visibilitychange', look);
+        clearInterval(timer);
+    };
 }
 
 /**
@@ -162,21 +170,37 @@ let unfinishedHere: string | null = null;
 
 export function keepUnfinished(log: PracticeLog): void {
     unfinishedHere = JSON.stringify({ log, owner });
-    try { localStorage.setItem(UNFINISHED, unfinishedHere); } catch { /* it lives as long as the page */ }
+    try {
+        localStorage.setItem(UNFINISHED, unfinishedHere);
+    } catch {
+        /* it lives as long as the page */
+    }
 }
 
 export function forgetUnfinished(): void {
     unfinishedHere = null;
-    try { localStorage.removeItem(UNFINISHED); } catch { /* nothing was written */ }
+    try {
+        localStorage.removeItem(UNFINISHED);
+    } catch {
+        /* nothing was written */
+    }
 }
 
 /** A practice that was left without an end counts as far as it got. */
 export async function recoverUnfinished(): Promise<void> {
     let text = unfinishedHere;
-    try { text = localStorage.getItem(UNFINISHED) ?? text; } catch { /* there is only the page */ }
+    try {
+        text = localStorage.getItem(UNFINISHED) ?? text;
+    } catch {
+        /* there is only the page */
+    }
     if (text === null) return;
     let kept: { log: PracticeLog; owner: string } | null = null;
-    try { kept = JSON.parse(text) as { log: PracticeLog; owner: string }; } catch { /* unreadable: nothing can be made of it */ }
+    try {
+        kept = JSON.parse(text) as { log: PracticeLog; owner: string };
+    } catch {
+        /* unreadable: nothing can be made of it */
+    }
     if (kept && (kept.log.seconds_done > 0 || kept.log.breaths_done > 0)) {
         const before = owner;
         owner = kept.owner;

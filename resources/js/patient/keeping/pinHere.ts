@@ -1,10 +1,14 @@
 import { store } from './store';
 
 /**
- * Opens the screen without a network. The PIN keeps others out of the screen; it encrypts nothing, and so little is kept
- * here. Where the browser cannot do it (no secure connection), the screen opens with a network only.
+ * Opens the screen without a network. The PIN keeps others out of the screen; it encrypts nothing, and so little is
+ * kept here. Where the browser cannot do it (no secure connection), the screen opens with a network only.
  */
-interface Kept { salt: Uint8Array<ArrayBuffer>; hash: string; wrong: number }
+interface Kept {
+    salt: Uint8Array<ArrayBuffer>;
+    hash: string;
+    wrong: number;
+}
 
 const ROUNDS = 210_000;
 export const MOST_WRONG = 10;
@@ -12,7 +16,11 @@ const OPEN = 'ivory-pace:open';
 
 async function hashOf(pin: string, salt: Uint8Array<ArrayBuffer>): Promise<string> {
     const key = await crypto.subtle.importKey('raw', new TextEncoder().encode(pin), 'PBKDF2', false, ['deriveBits']);
-    const bits = await crypto.subtle.deriveBits({ name: 'PBKDF2', hash: 'SHA-256', salt, iterations: ROUNDS }, key, 256);
+    const bits = await crypto.subtle.deriveBits(
+        { name: 'PBKDF2', hash: 'SHA-256', salt, iterations: ROUNDS },
+        key,
+        256,
+    );
     return [...new Uint8Array(bits)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
@@ -45,9 +53,15 @@ export function markOpen(open: boolean): void {
     try {
         if (open) sessionStorage.setItem(OPEN, '1');
         else sessionStorage.removeItem(OPEN);
-    } catch { /* then it is asked again */ }
+    } catch {
+        /* then it is asked again */
+    }
 }
 
 export function isMarkedOpen(): boolean {
-    try { return sessionStorage.getItem(OPEN) === '1'; } catch { return false; }
+    try {
+        return sessionStorage.getItem(OPEN) === '1';
+    } catch {
+        return false;
+    }
 }

@@ -12,8 +12,8 @@ export interface SecondLook {
 }
 
 /**
- * What is asked again after a stop is asked until it is answered: it is written at once, so that neither Back nor a reload
- * nor a closed page loses it.
+ * What is asked again after a stop is asked until it is answered: it is written at once, so that neither Back nor a
+ * reload nor a closed page loses it.
  */
 const KEY = 'ivory-pace:second-looks';
 

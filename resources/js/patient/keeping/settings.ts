@@ -2,7 +2,11 @@ import { deviceStore, parsed } from '../../shared/deviceStore';
 import { FULL, type Levels } from '../../player/tones';
 
 /** How this device sounds, buzzes and looks; it stays here. */
-export interface Settings extends Levels { vibration: boolean; contrast: boolean; large: boolean }
+export interface Settings extends Levels {
+    vibration: boolean;
+    contrast: boolean;
+    large: boolean;
+}
 
 const KEY = 'ivory-pace:settings';
 const PLAIN: Settings = { ...FULL, vibration: false, contrast: false, large: false };

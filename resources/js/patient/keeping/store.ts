@@ -31,9 +31,15 @@ function database(): Promise<IDBPDatabase<Tables> | null> {
     opening ??= (async () => {
         try {
             return await openDB<Tables>('ivory-pace', 1, {
-                upgrade(fresh) { fresh.createObjectStore('waiting', { keyPath: 'id' }); fresh.createObjectStore('kept'); },
+                upgrade(fresh) {
+                    fresh.createObjectStore('waiting', { keyPath: 'id' });
+                    fresh.createObjectStore('kept');
+                },
                 // Another page with newer code waits for us.
-                blocking(_current, _wanted, event) { (event.target as IDBDatabase).close(); opening = undefined; },
+                blocking(_current, _wanted, event) {
+                    (event.target as IDBDatabase).close();
+                    opening = undefined;
+                },
             });
         } catch {
             return null;
@@ -46,21 +52,55 @@ function database(): Promise<IDBPDatabase<Tables> | null> {
 async function inStore<T>(act: (store: IDBPDatabase<Tables>) => Promise<T>, otherwise: () => T): Promise<T> {
     const store = await database();
     if (!store) return otherwise();
-    try { return await act(store); } catch { return otherwise(); }
+    try {
+        return await act(store);
+    } catch {
+        return otherwise();
+    }
 }
 
 export const store = {
-    waiting: (): Promise<Waiting[]> => inStore((db) => db.getAll('waiting'), () => [...memory.waiting.values()]),
-    putWaiting: (items: Waiting[]): Promise<unknown> => inStore<unknown>(async (db) => {
-        const change = db.transaction('waiting', 'readwrite');
-        await Promise.all([...items.map((item) => change.store.put(item)), change.done]);
-    }, () => { for (const item of items) memory.waiting.set(item.id, item); }),
-    dropWaiting: (ids: string[]): Promise<unknown> => inStore<unknown>(async (db) => {
-        const change = db.transaction('waiting', 'readwrite');
-        await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
-    }, () => { for (const id of ids) memory.waiting.delete(id); }),
-    kept: async <T>(name: string): Promise<T | null> => ((await inStore<unknown>((db) => db.get('kept', name), () => memory.kept.get(name))) as T | undefined) ?? null,
-    keep: (name: string, value: unknown): Promise<unknown> => inStore<unknown>((db) => db.put('kept', value, name), () => memory.kept.set(name, value)),
+    waiting: (): Promise<Waiting[]> =>
+        inStore(
+            (db) => db.getAll('waiting'),
+            () => [...memory.waiting.values()],
+        ),
+    putWaiting: (items: Waiting[]): Promise<unknown> =>
+        inStore<unknown>(
+            async (db) => {
+                const change = db.transaction('waiting', 'readwrite');
+                await Promise.all([...items.map((item) => change.store.put(item)), change.done]);
+            },
+            () => {
+                for (const item of items) memory.waiting.set(item.id, item);
+            },
+        ),
+    dropWaiting: (ids: string[]): Promise<unknown> =>
+        inStore<unknown>(
+            async (db) => {
+                const change = db.transaction('waiting', 'readwrite');
+                await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
+            },
+            () => {
+                for (const id of ids) memory.waiting.delete(id);
+            },
+        ),
+    kept: async <T>(name: string): Promise<T | null> =>
+        ((await inStore<unknown>(
+            (db) => db.get('kept', name),
+            () => memory.kept.get(name),
+        )) as T | undefined) ?? null,
+    keep: (name: string, value: unknown): Promise<unknown> =>
+        inStore<unknown>(
+            (db) => db.put('kept', value, name),
+            () => memory.kept.set(name, value),
+        ),
     /** Everything that is kept, but not what waits. */
-    forgetKept: (): Promise<unknown> => inStore<unknown>((db) => db.clear('kept'), () => { memory.kept.clear(); }),
+    forgetKept: (): Promise<unknown> =>
+        inStore<unknown>(
+            (db) => db.clear('kept'),
+            () => {
+                memory.kept.clear();
+            },
+        ),
 };

@@ -22,7 +22,8 @@ function write(logs: PracticeLog[]): void {
 }
 
 export const unclaimed = {
-    lately: (): PracticeLog[] => whole().filter((log) => Math.abs(Date.now() - Date.parse(log.started_at)) < ASKED_FOR_MS),
+    lately: (): PracticeLog[] =>
+        whole().filter((log) => Math.abs(Date.now() - Date.parse(log.started_at)) < ASKED_FOR_MS),
     keep: (log: PracticeLog): void => write([...whole().filter((each) => each.uuid !== log.uuid), log]),
     drop: (uuid: string): void => write(whole().filter((log) => log.uuid !== uuid)),
 };

@@ -13,34 +13,72 @@
     import Rating from './Rating.svelte';
     import { t } from '../words';
 
-    interface Props { symptom: string; onchange: (ratings: Ratings) => void; onfinished: (ratings: Ratings) => void }
+    interface Props {
+        symptom: string;
+        onchange: (ratings: Ratings) => void;
+        onfinished: (ratings: Ratings) => void;
+    }
 
     let { symptom, onchange, onfinished }: Props = $props();
 
     let ratings = $state<Ratings>({ after: null, effort: null, smooth: null, slight_symptom: null, remark: null });
     let heading: HTMLHeadingElement | undefined = $state();
-    onMount(() => { heading?.focus(); scrollTo(0, 0); });
+    onMount(() => {
+        heading?.focus();
+        scrollTo(0, 0);
+    });
 
     const SMOOTH = ['yes', 'partly', 'no'] as const;
 
-    const said = (): Ratings => ({ ...ratings, remark: ratings.remark?.trim() ? ratings.remark.trim().slice(0, 1000) : null });
+    const said = (): Ratings => ({
+        ...ratings,
+        remark: ratings.remark?.trim() ? ratings.remark.trim().slice(0, 1000) : null,
+    });
     // What is rated is kept as it is tapped, so that a closed tab does not lose it.
     $effect(() => onchange(said()));
 </script>
 
 <main>
     <h1 bind:this={heading} tabindex="-1">{t('patient.practice.done')}</h1>
-    <Rating title={t('patient.practice.after', { symptom })} value={ratings.after} onrated={(value) => { ratings.after = value; }} />
-    <Rating title={t('patient.practice.effort')} hint={t('patient.practice.effort-hint')} value={ratings.effort} onrated={(value) => { ratings.effort = value; }} />
+    <Rating
+        title={t('patient.practice.after', { symptom })}
+        value={ratings.after}
+        onrated={(value) => {
+            ratings.after = value;
+        }}
+    />
+    <Rating
+        title={t('patient.practice.effort')}
+        hint={t('patient.practice.effort-hint')}
+        value={ratings.effort}
+        onrated={(value) => {
+            ratings.effort = value;
+        }}
+    />
     <div class="stack" role="group" aria-labelledby="smooth">
         <h2 id="smooth">{t('patient.practice.smooth')}</h2>
         <div class="row">
             {#each SMOOTH as answer (answer)}
-                <button type="button" class="button second" class:chosen={ratings.smooth === answer} aria-pressed={ratings.smooth === answer} onclick={() => { ratings.smooth = answer; }}>{t(`patient.practice.${answer}`)}</button>
+                <button
+                    type="button"
+                    class="button second"
+                    class:chosen={ratings.smooth === answer}
+                    aria-pressed={ratings.smooth === answer}
+                    onclick={() => {
+                        ratings.smooth = answer;
+                    }}>{t(`patient.practice.${answer}`)}</button
+                >
             {/each}
         </div>
     </div>
-    <label class="row slight"><span>{t('patient.practice.slight')}</span><input type="checkbox" onchange={(event) => { ratings.slight_symptom = event.currentTarget.checked; }} /></label>
+    <label class="row slight"
+        ><span>{t('patient.practice.slight')}</span><input
+            type="checkbox"
+            onchange={(event) => {
+                ratings.slight_symptom = event.currentTarget.checked;
+            }}
+        /></label
+    >
     <div class="stack">
         <label for="remark">{t('patient.practice.remark')}</label>
         <textarea id="remark" class="input" rows="2" maxlength="1000" bind:value={ratings.remark}></textarea>
@@ -50,8 +88,23 @@
 </main>
 
 <style>
-    .chosen { background: var(--ink); border-color: var(--ink); color: var(--paper); }
-    .slight { font-weight: 400; border-top: 1px solid var(--rule); padding-top: 0.75rem; }
-    .slight input { width: 1.6rem; height: 1.6rem; accent-color: var(--reed); flex: none; }
-    h1:focus { outline: none; }
+    .chosen {
+        background: var(--ink);
+        border-color: var(--ink);
+        color: var(--paper);
+    }
+    .slight {
+        font-weight: 400;
+        border-top: 1px solid var(--rule);
+        padding-top: 0.75rem;
+    }
+    .slight input {
+        width: 1.6rem;
+        height: 1.6rem;
+        accent-color: var(--reed);
+        flex: none;
+    }
+    h1:focus {
+        outline: none;
+    }
 </style>

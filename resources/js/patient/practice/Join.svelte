@@ -15,8 +15,18 @@
     let button: HTMLButtonElement | undefined = $state();
     onMount(() => button?.focus());
 
-    const intervals = $derived(taps.slice(1).map((at, index) => at - (taps[index] ?? at)).slice(-LATEST).sort((a, b) => a - b));
-    const seconds = $derived(((intervals[Math.floor((intervals.length - 1) / 2)] ?? 0) + (intervals[Math.floor(intervals.length / 2)] ?? 0)) / 2000);
+    const intervals = $derived(
+        taps
+            .slice(1)
+            .map((at, index) => at - (taps[index] ?? at))
+            .slice(-LATEST)
+            .sort((a, b) => a - b),
+    );
+    const seconds = $derived(
+        ((intervals[Math.floor((intervals.length - 1) / 2)] ?? 0) +
+            (intervals[Math.floor(intervals.length / 2)] ?? 0)) /
+            2000,
+    );
     const isReady = $derived(taps.length >= LEAST && seconds >= SHORTEST_S && seconds <= LONGEST_S);
 
     function tap(event: PointerEvent | KeyboardEvent): void {
@@ -26,11 +36,27 @@
 
 <section class="card quiet stack">
     <p class="small">{t('patient.practice.join-text', { least: LEAST })}</p>
-    <button type="button" class="button second tap" bind:this={button} onpointerdown={tap} onkeydown={(event) => { if ((event.key === ' ' || event.key === 'Enter') && !event.repeat) { event.preventDefault(); tap(event); } }}>{t('patient.practice.join-tap')}</button>
+    <button
+        type="button"
+        class="button second tap"
+        bind:this={button}
+        onpointerdown={tap}
+        onkeydown={(event) => {
+            if ((event.key === ' ' || event.key === 'Enter') && !event.repeat) {
+                event.preventDefault();
+                tap(event);
+            }
+        }}>{t('patient.practice.join-tap')}</button
+    >
     <p class="small muted" role="status">{tn('patient.check.taps', taps.length)}</p>
-    <button type="button" class="button" disabled={!isReady} onclick={() => onready(seconds)}>{t('patient.practice.join-ready')}</button>
+    <button type="button" class="button" disabled={!isReady} onclick={() => onready(seconds)}
+        >{t('patient.practice.join-ready')}</button
+    >
 </section>
 
 <style>
-    .tap { min-height: 6rem; touch-action: manipulation; }
+    .tap {
+        min-height: 6rem;
+        touch-action: manipulation;
+    }
 </style>

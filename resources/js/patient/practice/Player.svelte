@@ -1,6 +1,12 @@
 <script lang="ts" module>
     export interface Progress {
-        breathsDone: number; exerciseMs: number; openMs: number[]; enoughStep: number | null; tempo: number | null; interruptions: number; recoveredAfterS: number | null;
+        breathsDone: number;
+        exerciseMs: number;
+        openMs: number[];
+        enoughStep: number | null;
+        tempo: number | null;
+        interruptions: number;
+        recoveredAfterS: number | null;
     }
 </script>
 
@@ -36,11 +42,28 @@
         onstop: () => void;
     }
 
-    let { item, played, anchor, context, settings, voice, joinedSeconds, help, seconds, onprogress, onend, onstop }: Props = $props();
+    let {
+        item,
+        played,
+        anchor,
+        context,
+        settings,
+        voice,
+        joinedSeconds,
+        help,
+        seconds,
+        onprogress,
+        onend,
+        onstop,
+    }: Props = $props();
 
-    const engine = untrack(() => new PlayerEngine(played.timeline, context, {
-        levels: settings, joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
-    }));
+    const engine = untrack(
+        () =>
+            new PlayerEngine(played.timeline, context, {
+                levels: settings,
+                joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
+            }),
+    );
     const isCounted = $derived(played.breaths !== null);
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -75,15 +98,26 @@
     let helped = $state<'no' | 'asked' | 'easing' | 'shown'>('no');
     function watchRecovery(): () => void {
         if (!item.recovery) return () => undefined;
-        const ask = setTimeout(() => { if (helped === 'no') helped = 'asked'; }, seconds.ask_after * 1000);
-        const show = setTimeout(() => { helped = 'shown'; }, seconds.help_after * 1000);
-        return () => { clearTimeout(ask); clearTimeout(show); };
+        const ask = setTimeout(() => {
+            if (helped === 'no') helped = 'asked';
+        }, seconds.ask_after * 1000);
+        const show = setTimeout(() => {
+            helped = 'shown';
+        }, seconds.help_after * 1000);
+        return () => {
+            clearTimeout(ask);
+            clearTimeout(show);
+        };
     }
 
     onMount(() => {
         const letSleep = keepAwake();
         heading?.focus();
-        engine.onEnd = () => { isOver = true; report(); onend(); };
+        engine.onEnd = () => {
+            isOver = true;
+            report();
+            onend();
+        };
         engine.onTick = reportSteps;
         engine.onInterrupted = interrupted;
         engine.setVoice(voice);
@@ -98,7 +132,10 @@
             if (drawnAt > 0) half += (Math.min(LONGEST_FRAME_S, (at - drawnAt) / 1000) / 2 - half) * 0.1;
             drawnAt = at;
             moment = engine.now(half);
-            if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) { buzzed = moment.cue; buzz(moment.cue.kind); }
+            if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) {
+                buzzed = moment.cue;
+                buzz(moment.cue.kind);
+            }
             frame = requestAnimationFrame(draw);
         });
         return () => {
@@ -112,7 +149,14 @@
     });
 
     function progress(): Progress {
-        return { ...engine.progress(), openMs: engine.openMs, enoughStep: engine.enoughStep, tempo: engine.tempo === 1 ? null : engine.tempo, interruptions, recoveredAfterS };
+        return {
+            ...engine.progress(),
+            openMs: engine.openMs,
+            enoughStep: engine.enoughStep,
+            tempo: engine.tempo === 1 ? null : engine.tempo,
+            interruptions,
+            recoveredAfterS,
+        };
     }
 
     function report(): void {
@@ -185,19 +229,38 @@
     }
 
     function key(event: KeyboardEvent): void {
-        if (event.key === 'Escape') { event.preventDefault(); stop(); }
+        if (event.key === 'Escape') {
+            event.preventDefault();
+            stop();
+        }
         // On a button the space bar is that button's: above all on Stop.
-        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) { event.preventDefault(); engine.tap(); }
+        if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) {
+            event.preventDefault();
+            engine.tap();
+        }
     }
 </script>
 
 <svelte:document onvisibilitychange={hidden} />
-<svelte:window onkeydown={key} onpagehide={() => { if (!isOver) report(); }} />
+<svelte:window
+    onkeydown={key}
+    onpagehide={() => {
+        if (!isOver) report();
+    }}
+/>
 
 <main class="player">
-    <div class="row"><h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
-        {#if item.recovery && helped !== 'shown'}<button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.get-help')}</button>
-        {:else}<span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span>{/if}</div>
+    <div class="row">
+        <h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
+        {#if item.recovery && helped !== 'shown'}<button
+                type="button"
+                class="button second urgent"
+                onclick={() => {
+                    helped = 'shown';
+                }}>{t('patient.practice.get-help')}</button
+            >
+        {:else}<span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span>{/if}
+    </div>
     {#if item.recovery}
         {#if helped === 'shown'}<HelpCard {help} />
         {:else}
@@ -205,79 +268,227 @@
             {#if helped === 'asked'}
                 <div class="row easing" role="alert">
                     <p>{t('patient.practice.not-easing')}</p>
-                    <button type="button" class="button second" onclick={() => { helped = 'easing'; }}>{t('patient.practice.easing')}</button>
-                    <button type="button" class="button second urgent" onclick={() => { helped = 'shown'; }}>{t('patient.practice.not-easing-now')}</button>
+                    <button
+                        type="button"
+                        class="button second"
+                        onclick={() => {
+                            helped = 'easing';
+                        }}>{t('patient.practice.easing')}</button
+                    >
+                    <button
+                        type="button"
+                        class="button second urgent"
+                        onclick={() => {
+                            helped = 'shown';
+                        }}>{t('patient.practice.not-easing-now')}</button
+                    >
                 </div>
             {/if}
         {/if}
     {/if}
     {#if played.breaths !== null}
         <div class="row tally">
-            <BreathTally done={moment ? moment.breathsDone : 0} of={breaths} label="{moment?.breathsDone ?? 0} / {breaths}" />
-            <span class="muted">{isExercise && cue && cue.place.of > 0 ? (cue.place.breath === breaths ? t('patient.practice.last') : t('patient.practice.nth', { n: cue.place.breath, all: breaths })) : ''}</span>
+            <BreathTally
+                done={moment ? moment.breathsDone : 0}
+                of={breaths}
+                label="{moment?.breathsDone ?? 0} / {breaths}"
+            />
+            <span class="muted"
+                >{isExercise && cue && cue.place.of > 0
+                    ? cue.place.breath === breaths
+                        ? t('patient.practice.last')
+                        : t('patient.practice.nth', { n: cue.place.breath, all: breaths })
+                    : ''}</span
+            >
         </div>
     {/if}
     <div class="pace">
-        <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>{isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}</p>
-        <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>{isPaused ? '' : shown}</p>
-        <div class="ridge" style:opacity={stage.sight}><Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} /></div>
+        <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>
+            {isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}
+        </p>
+        <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>
+            {isPaused ? '' : shown}
+        </p>
+        <div class="ridge" style:opacity={stage.sight}>
+            <Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} />
+        </div>
     </div>
-    <p class="small muted hint">{item.right[0] ? t(item.right[0]) : ''} {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}</p>
+    <p class="small muted hint">
+        {item.right[0] ? t(item.right[0]) : ''}
+        {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
+    </p>
     <div class="foot stack">
-        {#if canBeEnough}<button type="button" class="button second" onclick={enough}>{t('patient.practice.enough')}</button>{/if}
-        {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space">{t('patient.practice.tap')}</button>{/if}
+        {#if canBeEnough}<button type="button" class="button second" onclick={enough}
+                >{t('patient.practice.enough')}</button
+            >{/if}
+        {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space"
+                >{t('patient.practice.tap')}</button
+            >{/if}
         <div class="row">
-            <button type="button" class="button plain" onclick={pause}>{t(isPaused ? 'patient.practice.go-on' : 'patient.practice.pause')}</button>
-            <button type="button" class="button plain" aria-pressed={hasSound} onclick={sound}>{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button>
+            <button type="button" class="button plain" onclick={pause}
+                >{t(isPaused ? 'patient.practice.go-on' : 'patient.practice.pause')}</button
+            >
+            <button type="button" class="button plain" aria-pressed={hasSound} onclick={sound}
+                >{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button
+            >
         </div>
         {#if item.tempo}
             <div class="row">
-                <button type="button" class="button plain" disabled={tempo >= item.tempo.slowest} onclick={() => pace(STEP)}>{t('patient.practice.slower')}</button>
-                <span class="small muted" role="status">{tempo === 1 ? t('patient.practice.as-prescribed') : t('patient.practice.from-next', { percent: Math.round(tempo * 100) })}</span>
-                <button type="button" class="button plain" disabled={tempo <= item.tempo.fastest} onclick={() => pace(-STEP)}>{t('patient.practice.faster')}</button>
+                <button
+                    type="button"
+                    class="button plain"
+                    disabled={tempo >= item.tempo.slowest}
+                    onclick={() => pace(STEP)}>{t('patient.practice.slower')}</button
+                >
+                <span class="small muted" role="status"
+                    >{tempo === 1
+                        ? t('patient.practice.as-prescribed')
+                        : t('patient.practice.from-next', { percent: Math.round(tempo * 100) })}</span
+                >
+                <button
+                    type="button"
+                    class="button plain"
+                    disabled={tempo <= item.tempo.fastest}
+                    onclick={() => pace(-STEP)}>{t('patient.practice.faster')}</button
+                >
             </div>
         {/if}
     </div>
     <div class="always">
-        {#if item.recovery}<button type="button" class="button back" onclick={breathBack}>{t('patient.practice.breath-back')}</button>{/if}
-        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape">{t('patient.practice.stop')}</button>
+        {#if item.recovery}<button type="button" class="button back" onclick={breathBack}
+                >{t('patient.practice.breath-back')}</button
+            >{/if}
+        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape"
+            >{t('patient.practice.stop')}</button
+        >
     </div>
 </main>
 
 <style>
-    .player { min-height: 100dvh; padding-bottom: 0; min-width: 0; }
-    .row { flex-wrap: wrap; min-width: 0; }
-    .ridge { min-width: 0; }
-    .name { font-size: 1.25rem; flex: 1 1 8rem; }
-    .name:focus { outline: none; }
-    .word { font-family: var(--serif); font-size: 2rem; line-height: 1.2; min-height: 2.4em; display: flex; align-items: end; }
-    .word.inhale { color: var(--reed); }
-    .word.hold { color: var(--ochre); }
-    .word.exhale { color: var(--heather); }
-    .number { font-family: var(--serif); font-size: clamp(5rem, 26vw, 8.5rem); line-height: 1; min-height: 1em; font-variant-numeric: lining-nums tabular-nums; }
-    .number.long { font-size: clamp(3.5rem, 18vw, 6rem); }
-    .pace { display: flex; flex-direction: column; gap: 1rem; }
-    .hint { min-height: 2.8em; }
-    .player > .row:not(.easing) .urgent { flex: 0 1 auto; padding-block: 0.5rem; }
-    .row .button { max-width: 100%; }
-    .easing { flex-wrap: wrap; }
-    .urgent { border-color: var(--clay); color: var(--clay); }
+    .player {
+        min-height: 100dvh;
+        padding-bottom: 0;
+        min-width: 0;
+    }
+    .row {
+        flex-wrap: wrap;
+        min-width: 0;
+    }
+    .ridge {
+        min-width: 0;
+    }
+    .name {
+        font-size: 1.25rem;
+        flex: 1 1 8rem;
+    }
+    .name:focus {
+        outline: none;
+    }
+    .word {
+        font-family: var(--serif);
+        font-size: 2rem;
+        line-height: 1.2;
+        min-height: 2.4em;
+        display: flex;
+        align-items: end;
+    }
+    .word.inhale {
+        color: var(--reed);
+    }
+    .word.hold {
+        color: var(--ochre);
+    }
+    .word.exhale {
+        color: var(--heather);
+    }
+    .number {
+        font-family: var(--serif);
+        font-size: clamp(5rem, 26vw, 8.5rem);
+        line-height: 1;
+        min-height: 1em;
+        font-variant-numeric: lining-nums tabular-nums;
+    }
+    .number.long {
+        font-size: clamp(3.5rem, 18vw, 6rem);
+    }
+    .pace {
+        display: flex;
+        flex-direction: column;
+        gap: 1rem;
+    }
+    .hint {
+        min-height: 2.8em;
+    }
+    .player > .row:not(.easing) .urgent {
+        flex: 0 1 auto;
+        padding-block: 0.5rem;
+    }
+    .row .button {
+        max-width: 100%;
+    }
+    .easing {
+        flex-wrap: wrap;
+    }
+    .urgent {
+        border-color: var(--clay);
+        color: var(--clay);
+    }
     /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
-    .always { position: sticky; bottom: 0; z-index: 2; background: var(--paper); margin-inline: -1.25rem; padding: 0.5rem 1.25rem 1rem; display: flex; flex-wrap: wrap; gap: 0.5rem; }
-    .always .back { flex: 1 1 100%; }
+    .always {
+        position: sticky;
+        bottom: 0;
+        z-index: 2;
+        background: var(--paper);
+        margin-inline: -1.25rem;
+        padding: 0.5rem 1.25rem 1rem;
+        display: flex;
+        flex-wrap: wrap;
+        gap: 0.5rem;
+    }
+    .always .back {
+        flex: 1 1 100%;
+    }
     @media (max-height: 600px) {
-        .player { gap: 0.5rem; padding-top: 0.5rem; }
-        .pace { gap: 0.25rem; }
-        .word { font-size: 1.5rem; min-height: 1.2em; }
-        .number { font-size: min(5rem, 18vh); }
-        .number.long { font-size: min(3.5rem, 14vh); }
-        .hint { min-height: 0; }
-        .always { padding-block: 0.35rem; }
+        .player {
+            gap: 0.5rem;
+            padding-top: 0.5rem;
+        }
+        .pace {
+            gap: 0.25rem;
+        }
+        .word {
+            font-size: 1.5rem;
+            min-height: 1.2em;
+        }
+        .number {
+            font-size: min(5rem, 18vh);
+        }
+        .number.long {
+            font-size: min(3.5rem, 14vh);
+        }
+        .hint {
+            min-height: 0;
+        }
+        .always {
+            padding-block: 0.35rem;
+        }
         /* Side by side: both are in view, and the breath too. */
-        .always .back, .always .stop { flex: 1 1 6rem; width: auto; min-height: 3rem; padding: 0.4rem; }
+        .always .back,
+        .always .stop {
+            flex: 1 1 6rem;
+            width: auto;
+            min-height: 3rem;
+            padding: 0.4rem;
+        }
     }
     @media (max-height: 600px) and (min-aspect-ratio: 3 / 2) {
-        .pace { display: grid; grid-template: auto auto / 1fr 1fr; align-items: center; }
-        .ridge { grid-area: 1 / 2 / 3 / 3; }
+        .pace {
+            display: grid;
+            grid-template: auto auto / 1fr 1fr;
+            align-items: center;
+        }
+        .ridge {
+            grid-area: 1 / 2 / 3 / 3;
+        }
     }
 </style>

@@ -14,7 +14,15 @@
     import { t } from '../words';
     import type { Playable, PracticeLog, PracticeOf, TodayItem, TodaySlot } from '../types';
 
-    interface Props { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf; onrecover?: (() => void) | undefined; onleave: () => void }
+    interface Props {
+        item: TodayItem;
+        played: Playable;
+        isShort: boolean;
+        slot: TodaySlot | null;
+        of: PracticeOf;
+        onrecover?: (() => void) | undefined;
+        onleave: () => void;
+    }
 
     let { item, played, isShort, slot, of, onrecover, onleave }: Props = $props();
 
@@ -23,9 +31,29 @@
     let step = $state<'before' | 'ready' | 'play' | 'stopped' | 'after'>('before');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
-        uuid: newId(), version_id: of.version_id, lineage: item.lineage, anchor: slot?.anchor ?? null,
-        started_at: '', ended_at: '', breaths_done: 0, seconds_done: 0, short: isShort, joined_ms: null, recovered_after_s: null, interruptions: 0, open_ms: null, enough_step: null, tempo: null,
-        before: null, after: null, effort: null, smooth: null, slight_symptom: null, remark: null, stop_class: null, stop_symptom: null,
+        uuid: newId(),
+        version_id: of.version_id,
+        lineage: item.lineage,
+        anchor: slot?.anchor ?? null,
+        started_at: '',
+        ended_at: '',
+        breaths_done: 0,
+        seconds_done: 0,
+        short: isShort,
+        joined_ms: null,
+        recovered_after_s: null,
+        interruptions: 0,
+        open_ms: null,
+        enough_step: null,
+        tempo: null,
+        before: null,
+        after: null,
+        effort: null,
+        smooth: null,
+        slight_symptom: null,
+        remark: null,
+        stop_class: null,
+        stop_symptom: null,
     }));
 
     function rated(before: number | null): void {
@@ -57,7 +85,8 @@
         log.recovered_after_s = done.recoveredAfterS;
         log.ended_at = new Date().toISOString();
         // Left in the first breath, or in the first seconds, it has not begun.
-        if (log.breaths_done > 0 || (played.breaths === null && log.seconds_done >= LEAST_S)) keepSoFar({ ...log, stop_class: 'no-symptom' });
+        if (log.breaths_done > 0 || (played.breaths === null && log.seconds_done >= LEAST_S))
+            keepSoFar({ ...log, stop_class: 'no-symptom' });
     }
 
     function ended(): void {
@@ -75,19 +104,37 @@
     function told(stopClass: PracticeLog['stop_class'], symptom: string | null): void {
         log.stop_class = stopClass;
         log.stop_symptom = symptom;
-        if (stopClass === 'no-symptom') { afterwards(); return; }
+        if (stopClass === 'no-symptom') {
+            afterwards();
+            return;
+        }
         put(log);
-        if (stopClass === 'made-me-stop' && symptom !== null && of.credit === 'mine') secondLooks.ask({ uuid: log.uuid, owner: of.owner, symptom, exercise: item.name, stopped_at: log.ended_at });
+        if (stopClass === 'made-me-stop' && symptom !== null && of.credit === 'mine')
+            secondLooks.ask({
+                uuid: log.uuid,
+                owner: of.owner,
+                symptom,
+                exercise: item.name,
+                stopped_at: log.ended_at,
+            });
     }
 
     function looked(settled: boolean): void {
         secondLooks.answered(log.uuid);
-        if (of.credit === 'mine') void enqueue('second-look', `second-look:${log.uuid}`, { uuid: log.uuid, settled, at: new Date().toISOString() });
+        if (of.credit === 'mine')
+            void enqueue('second-look', `second-look:${log.uuid}`, {
+                uuid: log.uuid,
+                settled,
+                at: new Date().toISOString(),
+            });
     }
 
     /** What nobody has said to be theirs is not rated. */
     function afterwards(): void {
-        if (of.credit === 'mine') { step = 'after'; return; }
+        if (of.credit === 'mine') {
+            step = 'after';
+            return;
+        }
         put(log);
         onleave();
     }
@@ -111,32 +158,71 @@
 
     // What is needed now plays first and asks afterwards.
     const isAtOnce = $derived(item.as_needed !== null || item.recovery);
-    onMount(() => { if (isAtOnce) void start(null); });
+    onMount(() => {
+        if (isAtOnce) void start(null);
+    });
 
     onDestroy(() => {
         if (context?.state !== 'closed') void context?.close();
-        // Left without saying anything, by the Back button: it counts as far as it got, once the player has told how far.
+        // Left without a word, by the Back button: it counts as far as it got, once the player has told how far.
         queueMicrotask(() => void recoverUnfinished());
     });
 </script>
 
 {#if step === 'before' && !isAtOnce}
     <main>
-        <div class="row"><p class="name">{t(item.name)}</p><button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button></div>
-        <Rating title={t('patient.practice.before', { symptom: of.rated_symptom })} hint={t('patient.practice.before-hint')} onrated={rated} heading="h1" canSkip />
+        <div class="row">
+            <p class="name">{t(item.name)}</p>
+            <button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button>
+        </div>
+        <Rating
+            title={t('patient.practice.before', { symptom: of.rated_symptom })}
+            hint={t('patient.practice.before-hint')}
+            onrated={rated}
+            heading="h1"
+            canSkip
+        />
     </main>
 {:else if step === 'before'}
     <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
 {:else if step === 'ready'}
     <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
 {:else if step === 'play' && context}
-    <Player {item} {played} {joinedSeconds} settings={settings()} {voice} anchor={slot?.anchor ?? null} {context} help={of.help} seconds={of.rules.seconds} onprogress={progressed} onend={ended} onstop={stopped} />
+    <Player
+        {item}
+        {played}
+        {joinedSeconds}
+        settings={settings()}
+        {voice}
+        anchor={slot?.anchor ?? null}
+        {context}
+        help={of.help}
+        seconds={of.rules.seconds}
+        onprogress={progressed}
+        onend={ended}
+        onstop={stopped}
+    />
 {:else if step === 'stopped'}
-    <Stopped help={of.help} rules={of.rules} ontold={told} onlooked={looked} onrecover={item.recovery ? undefined : onrecover} {onleave} />
+    <Stopped
+        help={of.help}
+        rules={of.rules}
+        ontold={told}
+        onlooked={looked}
+        onrecover={item.recovery ? undefined : onrecover}
+        {onleave}
+    />
 {:else}
-    <After symptom={of.rated_symptom} onchange={(ratings) => keepUnfinished({ ...log, ...ratings })} onfinished={finished} />
+    <After
+        symptom={of.rated_symptom}
+        onchange={(ratings) => keepUnfinished({ ...log, ...ratings })}
+        onfinished={finished}
+    />
 {/if}
 
 <style>
-    .name { font-family: var(--serif); font-weight: 650; font-size: 1.25rem; }
+    .name {
+        font-family: var(--serif);
+        font-weight: 650;
+        font-size: 1.25rem;
+    }
 </style>
