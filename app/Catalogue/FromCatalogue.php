@@ -9,7 +9,10 @@ use Illuminate\Support\Facades\Cache;
 /** What follows from the catalogue and its words alone is computed once, until one of them changes. */
 final class FromCatalogue
 {
-    private const FILES = ['core/src/Exercise/*.php', 'core/src/Exercise/*/*.php', 'core/src/Programme/*.php', 'lang/*/exercise.php', 'app/Support/*Choices.php', 'app/Support/*List.php'];
+    private const FILES = [
+        'core/src/Exercise/*.php', 'core/src/Exercise/*/*.php', 'core/src/Programme/*.php', 'lang/*/exercise.php',
+        'app/Support/*Choices.php', 'app/Support/*List.php',
+    ];
 
     /**
      * @template T

@@ -27,7 +27,8 @@ final class RidgeSvg
     {
         $body = $ridge['cues'] === [] ? self::minutes((float) $ridge['minutes']) : self::breath($ridge['cues'], $ridge['count_s']);
 
-        return '<svg xmlns="http://www.w3.org/2000/svg" width="'.self::WIDTH.'" height="'.(self::HEIGHT + 40).'" viewBox="0 0 '.self::WIDTH.' '.(self::HEIGHT + 40).'">'.$body.'</svg>';
+        return '<svg xmlns="http://www.w3.org/2000/svg" width="'.self::WIDTH.'" height="'.(self::HEIGHT + 40).'" viewBox="0 0 '.self::WIDTH
+            .' '.(self::HEIGHT + 40).'">'.$body.'</svg>';
     }
 
     /** @param  list<Cue>  $cues */
@@ -48,7 +49,10 @@ final class RidgeSvg
             $curve = sprintf('C%s %s %s %s %s %s',
                 $x($cue->startMs + $x1 * $cue->durationMs), $y($cue->volumeFrom + $y1 * $rise),
                 $x($cue->startMs + $x2 * $cue->durationMs), $y($cue->volumeFrom + $y2 * $rise), $x($cue->endMs()), $y($cue->volumeTo));
-            $fills .= sprintf('<path d="M%s %sL%s %s%sL%s %sZ" fill="%s"/>', $x($cue->startMs), $base, $x($cue->startMs), $y($cue->volumeFrom), $curve, $x($cue->endMs()), $base, self::TONES[$cue->kind->value] ?? '#fffdf8');
+            $fills .= sprintf(
+                '<path d="M%s %sL%s %s%sL%s %sZ" fill="%s"/>', $x($cue->startMs), $base, $x($cue->startMs), $y($cue->volumeFrom), $curve,
+                $x($cue->endMs()), $base, self::TONES[$cue->kind->value] ?? '#fffdf8',
+            );
             $line .= $index === 0 ? "M{$x($cue->startMs)} {$y($cue->volumeFrom)}$curve" : $curve;
             foreach ($cue->beats as $beat) {
                 $ticks .= "M{$x($beat->atMs)} {$base}v5";
@@ -57,7 +61,8 @@ final class RidgeSvg
             $label = self::label($cue, $countSeconds);
             // Labels of neighbours stand on two rows, so that short phases do not run into each other.
             $labels .= sprintf('<text x="%s" y="%s" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="%s">%s</text>',
-                min(self::WIDTH - 24, max(24, ($x($cue->startMs) + $x($cue->endMs())) / 2)), self::HEIGHT + ($index % 2 === 0 ? 20 : 34), self::INK, $label);
+                min(self::WIDTH - 24, max(24, ($x($cue->startMs) + $x($cue->endMs())) / 2)), self::HEIGHT + ($index % 2 === 0 ? 20 : 34),
+                self::INK, $label);
         }
 
         return $fills.self::stroke($line, 1.6).self::stroke("M0 {$base}H".self::WIDTH, 1.4).self::stroke($ticks, 1).$labels;
@@ -70,11 +75,15 @@ final class RidgeSvg
         $step = self::WIDTH / 10;
         for ($n = 0; $n < 10; $n++) {
             $at = $n * $step;
-            $line .= sprintf('C%s %s %s %s %s %sS%s %s %s %s', $at + $step * .18, $base, $at + $step * .22, $base - 45, $at + $step * .4, $base - 45, $at + $step * .7, $base, $at + $step, $base);
+            $line .= sprintf(
+                'C%s %s %s %s %s %sS%s %s %s %s', $at + $step * .18, $base, $at + $step * .22, $base - 45, $at + $step * .4, $base - 45,
+                $at + $step * .7, $base, $at + $step, $base,
+            );
         }
 
         return self::stroke($line, 1.4).self::stroke("M0 {$base}H".self::WIDTH, 1.4)
-            .'<text x="'.(self::WIDTH / 2).'" y="'.($base + 22).'" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="'.self::INK.'">'.Numbers::print($minutes, 1).' min</text>';
+            .'<text x="'.(self::WIDTH / 2).'" y="'.($base + 22).'" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="'
+                .self::INK.'">'.Numbers::print($minutes, 1).' min</text>';
     }
 
     private static function stroke(string $path, float $width): string

@@ -20,7 +20,10 @@ final class RoutineList
     {
         $list = [];
         foreach (self::all($clinic) as $key => $routine) {
-            $list[] = [...self::figures($routine), 'key' => (string) $key, 'name' => $routine->name, 'is_own' => ! isset(Shipped::routines()[$key])];
+            $list[] = [
+                ...self::figures($routine), 'key' => (string) $key, 'name' => $routine->name,
+                'is_own' => ! isset(Shipped::routines()[$key]),
+            ];
         }
 
         return $list;

@@ -16,7 +16,12 @@ final class TemplateList
     public static function of(Clinic $clinic): array
     {
         $own = OwnTemplate::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(OwnWork::MOST)->get()
-            ->map(fn (OwnTemplate $template) => ['id' => $template->id, 'name' => $template->name, 'school' => $template->fields['school'] ?? null, 'items' => $template->fields['items'] ?? []]);
+            ->map(
+                fn (OwnTemplate $template) => [
+                    'id' => $template->id, 'name' => $template->name, 'school' => $template->fields['school'] ?? null,
+                    'items' => $template->fields['items'] ?? [],
+                ],
+            );
         $shipped = FromCatalogue::remember('templates', fn () => array_map(fn (Template $template) => [
             'id' => null, 'name' => $template->name, 'school' => $template->school->value, 'items' => $template->items,
         ], Template::shipped()));

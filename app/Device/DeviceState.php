@@ -28,7 +28,9 @@ final class DeviceState
             'state' => $state,
             'clinic' => $clinic->name,
             'emergency' => $clinic->emergency_wording,
-            'consent' => $state === 'consent' ? ['version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic)] : null,
+            'consent' => $state === 'consent'
+                ? ['version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic)]
+                : null,
         ];
     }
 }

@@ -49,7 +49,8 @@ final class PatientSheet
         unset($data['days'], $data['patient']);
         $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0]), $data['items']);
         $data['cautions'] = [
-            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}", $data['slight'], ...array_filter([$data['feels'], $data['holds']]),
+            __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}",
+            $data['slight'], ...array_filter([$data['feels'], $data['holds']]),
             __('patient.practice.never').' '.__('patient.today.nobody').' '.__('sheet.licence'),
         ];
 
@@ -75,7 +76,8 @@ final class PatientSheet
             'days' => array_map(fn (int $day) => $first->addDays($day), range(0, self::DAYS - 1)),
             'items' => $version->items->map(fn (ProgrammeItem $row) => self::item($row->item()))->all(),
             'needs' => $version->items->flatMap(fn (ProgrammeItem $row) => array_merge(...array_map(
-                fn (Prescription $prescription) => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props), $row->item()->exercises(),
+                fn (Prescription $prescription) => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
+                $row->item()->exercises(),
             )))->unique()->values()->all(),
         ];
     }
@@ -84,15 +86,25 @@ final class PatientSheet
     private static function feelings(ProgrammeVersion $version, Patient $patient): array
     {
         $exercises = array_merge(...array_values($version->items->map(fn (ProgrammeItem $row) => $row->item()->exercises())->all()));
-        $feels = array_values(array_unique(array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->feels, $exercises))));
-        $isCareful = PatientFactsOf::screened($patient->loadMissing('latestScreening.answers'), CarbonImmutable::now())->which(Flag::lightHeadednessMatters()) !== [];
+        $feels = array_values(
+            array_unique(
+                array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->feels, $exercises)),
+            ),
+        );
+        $isCareful = PatientFactsOf::screened(
+            $patient->loadMissing('latestScreening.answers'), CarbonImmutable::now(),
+        )->which(Flag::lightHeadednessMatters()) !== [];
         // What may make someone faint is no harmless feeling for everyone.
         $said = array_filter($feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first')));
 
         return [
             'slight' => (string) __($isCareful ? 'sheet.slight-careful' : 'sheet.slight'),
-            'feels' => $said === [] ? '' : (string) __('sheet.feels', ['what' => implode(' ', array_map(fn (string $key) => (string) __($key), $said))]),
-            'holds' => array_filter($exercises, fn (Prescription $prescription) => $prescription->hasHold()) === [] ? '' : (string) __('sheet.holds'),
+            'feels' => $said === []
+                ? ''
+                : (string) __('sheet.feels', ['what' => implode(' ', array_map(fn (string $key) => (string) __($key), $said))]),
+            'holds' => array_filter($exercises, fn (Prescription $prescription) => $prescription->hasHold()) === []
+                ? ''
+                : (string) __('sheet.holds'),
         ];
     }
 
@@ -104,7 +116,9 @@ final class PatientSheet
 
         return [
             'name' => self::name($item->routine->name ?? null, $prescription),
-            'steps' => $item->routine === null ? [] : array_map(fn (Prescription $step) => self::name(null, $step).', '.$step->summary(), $item->exercises()),
+            'steps' => $item->routine === null
+                ? []
+                : array_map(fn (Prescription $step) => self::name(null, $step).', '.$step->summary(), $item->exercises()),
             'ridge' => 'data:image/svg+xml;base64,'.base64_encode(RidgeSvg::of(Figures::ridge($item))),
             'minutes' => round($item->seconds() / 60, 1),
             'about' => $item->timeline()->isAbout(),
@@ -115,10 +129,20 @@ final class PatientSheet
             'size' => __("exercise.size.{$prescription->effort->value}"),
             'gaze' => __("exercise.gaze.{$prescription->gaze->value}"),
             'right' => $prescription->own !== null && $prescription->own->right !== '' ? [$prescription->own->right]
-                : array_map(fn (string $key) => (string) __($key), $item->routine === null ? $item->school->criteria($prescription->technique) : []),
+                : array_map(
+                    fn (string $key) => (string) __($key), $item->routine === null ? $item->school->criteria($prescription->technique) : [],
+                ),
             'why' => $item->why,
-            'short' => $short === null ? '' : ($short->technique->countsRepeats() ? "{$short->breaths} {$short->technique->length->value}" : round($short->exerciseSeconds() / 60, 1).' min'),
-            'needed' => $item->asNeeded === null ? '' : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
+            'short' => $short === null
+                ? ''
+                : (
+                    $short->technique->countsRepeats()
+                        ? "{$short->breaths} {$short->technique->length->value}"
+                        : round($short->exerciseSeconds() / 60, 1).' min'
+                ),
+            'needed' => $item->asNeeded === null
+                ? ''
+                : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
             'anchors' => array_map(self::anchor(...), $item->plan->slots ?? []),
             'slots' => $item->plan->slots ?? [],
         ];
@@ -131,7 +155,9 @@ final class PatientSheet
 
     private static function anchor(AnchorSlot $slot): string
     {
-        $days = count($slot->weekdays) === 7 ? '' : ', '.implode(' ', array_map(fn (Weekday $day) => substr($day->name, 0, 3), $slot->weekdays));
+        $days = count($slot->weekdays) === 7
+            ? ''
+            : ', '.implode(' ', array_map(fn (Weekday $day) => substr($day->name, 0, 3), $slot->weekdays));
 
         return __("anchor.{$slot->anchor->value}")." {$slot->from->toString()}–{$slot->to->toString()}$days";
     }

@@ -32,20 +32,29 @@ final class ProgressOf
         $programme = $patient->activeProgramme?->load('versions.items');
         $today = $patient->dayOf($now);
         if ($programme === null) {
-            return ['weeks' => [], 'days_practised' => 0, 'as_needed' => [], 'changes' => [], 'then_now' => [], 'checks' => self::checks($patient), 'next' => null];
+            return [
+                'weeks' => [], 'days_practised' => 0, 'as_needed' => [], 'changes' => [], 'then_now' => [],
+                'checks' => self::checks($patient), 'next' => null,
+            ];
         }
         $first = $programme->history()->firstDay();
-        $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($first))->orderBy('started_at')->limit(self::MOST)->get();
+        $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($first))->orderBy('started_at')
+            ->limit(self::MOST)->get();
         $adherence = AdherenceOf::programme(
-            $programme, $patient, array_values($practices->map(fn (Practice $practice) => $practice->record())->all()), $patient->pauses()->orderBy('from_at')->limit(500)->get(), $patient->putOffs()->where('day', '>=', $first->date)->limit(self::MOST)->get(), $now,
+            $programme, $patient, array_values($practices->map(fn (Practice $practice) => $practice->record())->all()),
+            $patient->pauses()->orderBy('from_at')->limit(500)->get(),
+            $patient->putOffs()->where('day', '>=', $first->date)->limit(self::MOST)->get(), $now,
         );
 
         return [
             'weeks' => self::weeks($programme, $adherence, $first, $today),
             'days_practised' => $practices->map(fn (Practice $practice) => $patient->dayOf($practice->started_at)->date)->unique()->count(),
             'as_needed' => self::asNeeded($programme, $practices),
-            'changes' => array_values($programme->versions->filter(fn (ProgrammeVersion $version) => $version->number > 1 && ($version->patient_note ?? '') !== '')->reverse()->take(5)->map(fn (ProgrammeVersion $version) => [
-                'on' => $version->in_force_from->isoFormat('D MMMM'), 'text' => $version->patient_note, 'ahead' => PatientDay::of($version->in_force_from->format('Y-m-d'))->isAfter($today),
+            'changes' => array_values($programme->versions->filter(
+                fn (ProgrammeVersion $version) => $version->number > 1 && ($version->patient_note ?? '') !== '',
+            )->reverse()->take(5)->map(fn (ProgrammeVersion $version) => [
+                'on' => $version->in_force_from->isoFormat('D MMMM'), 'text' => $version->patient_note,
+                'ahead' => PatientDay::of($version->in_force_from->format('Y-m-d'))->isAfter($today),
             ])->all()),
             'then_now' => self::thenNow($patient, $programme, $practices, $first),
             'checks' => self::checks($patient),
@@ -81,7 +90,8 @@ final class ProgressOf
 
     private static function isAsNeeded(Programme $programme, string $lineage): bool
     {
-        return $programme->versions->last(fn (ProgrammeVersion $version) => $version->items->contains('lineage', $lineage))?->items->firstWhere('lineage', $lineage)?->item()->asNeeded !== null;
+        return $programme->versions->last(fn (ProgrammeVersion $version) => $version->items->contains('lineage', $lineage))?->items
+            ->firstWhere('lineage', $lineage)?->item()->asNeeded !== null;
     }
 
     /**
@@ -97,7 +107,8 @@ final class ProgressOf
             $recovered = array_values($own->pluck('recovered_after_s')->filter(fn ($seconds) => $seconds !== null)->all());
 
             return [
-                'name' => $row->item()->prescription->own->name ?? "exercise.{$row->item()->prescription->technique->key}.name", 'times' => $own->count(),
+                'name' => $row->item()->prescription->own->name ?? "exercise.{$row->item()->prescription->technique->key}.name",
+                'times' => $own->count(),
                 'recovered' => $recovered === [] ? null : array_slice(array_map(intval(...), $recovered), -5),
             ];
         })->all() ?? []);
@@ -112,14 +123,24 @@ final class ProgressOf
         $found = [];
         $add = function (string $name, ?ThenNow $compared) use (&$found) {
             if ($compared !== null) {
-                $found[] = ['name' => $name, 'then' => Numbers::round($compared->then, 1), 'now' => Numbers::round($compared->now, 1), 'direction' => $compared->direction()];
+                $found[] = [
+                    'name' => $name, 'then' => Numbers::round($compared->then, 1), 'now' => Numbers::round($compared->now, 1),
+                    'direction' => $compared->direction(),
+                ];
             }
         };
-        $before = $practices->filter(fn (Practice $practice) => $practice->before !== null)->groupBy(fn (Practice $practice) => $patient->dayOf($practice->started_at)->date)
+        $before = $practices->filter(fn (Practice $practice) => $practice->before !== null)->groupBy(
+            fn (Practice $practice) => $patient->dayOf($practice->started_at)->date,
+        )
             ->map(fn (Collection $day) => (float) $day->avg('before'));
-        $add((string) __('patient.progress.before', ['symptom' => $programme->latestVersion()->rated_symptom ?? '']), ThenNow::of(array_values($before->all())));
+        $add(
+            (string) __('patient.progress.before', ['symptom' => $programme->latestVersion()->rated_symptom ?? '']),
+            ThenNow::of(array_values($before->all())),
+        );
         $entries = $patient->diary()->where('day', '>=', $first->date)->orderBy('day')->limit(400)->get();
-        $rated = fn (callable $value) => ThenNow::of(array_values(array_filter($entries->map($value)->all(), fn ($rating) => $rating !== null)));
+        $rated = fn (callable $value) => ThenNow::of(
+            array_values(array_filter($entries->map($value)->all(), fn ($rating) => $rating !== null)),
+        );
         foreach ($patient->symptoms()->limit(ChosenSymptom::MOST)->get() as $symptom) {
             $add(ucfirst($symptom->name), $rated(fn (DiaryEntry $entry) => $entry->content['ratings'][$symptom->id] ?? null));
         }

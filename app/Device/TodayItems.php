@@ -39,8 +39,11 @@ final class TodayItems
         $pauses = $patient->pauses()->holding($now)->with('redFlag')->limit(50)->get();
         $lookedAt = $patient->pauses()->whereNotNull('until_at')->whereNotNull('ended_by')->orderByDesc('until_at')->limit(50)->get();
         $today = $patient->dayOf($now);
-        $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->limit(200)->get(['lineage'])->countBy('lineage');
-        $isCareful = PatientFactsOf::screened($patient->loadMissing('latestScreening.answers'), $now)->which(Flag::lightHeadednessMatters()) !== [];
+        $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->limit(200)->get(['lineage'])
+            ->countBy('lineage');
+        $isCareful = PatientFactsOf::screened(
+            $patient->loadMissing('latestScreening.answers'), $now,
+        )->which(Flag::lightHeadednessMatters()) !== [];
         $latest = self::latest($patient, $versions);
         $all = [];
         foreach ($versions as $version) {
@@ -59,7 +62,10 @@ final class TodayItems
     /** @return array<string, mixed> recovery as it stands before the PIN */
     public static function forEveryone(): array
     {
-        return [...self::item(RecoveryWatch::forEveryone(), 'everyone', 0, true), 'paused' => null, 'like' => [], 'ends' => [], 'as_needed' => null];
+        return [
+            ...self::item(RecoveryWatch::forEveryone(), 'everyone', 0, true), 'paused' => null, 'like' => [], 'ends' => [],
+            'as_needed' => null,
+        ];
     }
 
     /**
@@ -83,7 +89,9 @@ final class TodayItems
     private static function like(ProgrammeItem $row, ProgrammeVersion $version): array
     {
         return array_values(array_unique([
-            $row->lineage, ...$version->items->filter(fn (ProgrammeItem $other) => Likeness::meet($other->likeness(), $row->likeness()))->map(fn (ProgrammeItem $other) => $other->lineage)->values()->all(),
+            $row->lineage,
+            ...$version->items->filter(fn (ProgrammeItem $other) => Likeness::meet($other->likeness(), $row->likeness()))
+                ->map(fn (ProgrammeItem $other) => $other->lineage)->values()->all(),
         ]));
     }
 
@@ -97,7 +105,10 @@ final class TodayItems
     {
         $lineages = collect($versions)->flatMap(fn (ProgrammeVersion $version) => $version->items->pluck('lineage'))->unique()->values();
         $ranked = $patient->practices()->toBase()->whereIn('lineage', $lineages)
-            ->selectRaw('lineage, stop_class, ended_at, received_at, row_number() over (partition by lineage order by ended_at desc, id desc) as place');
+            ->selectRaw(
+                'lineage, stop_class, ended_at, received_at, row_number() over (partition by lineage order by ended_at desc, id desc) as '
+                    .'place',
+            );
 
         return DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', self::LATEST)->orderBy('place')->get()
             ->groupBy(fn (stdClass $row) => (string) $row->lineage);
@@ -114,11 +125,18 @@ final class TodayItems
      */
     private static function ends(ProgrammeItem $row, array $like, Collection $latest, Collection $lookedAt): array
     {
-        $since = $lookedAt->first(fn (Pause $pause) => PauseRules::settlesStops($pause->rule) && $pause->concerns($row->lineage, $row->likeness()))?->until_at;
+        $since = $lookedAt->first(
+            fn (Pause $pause) => PauseRules::settlesStops($pause->rule) && $pause->concerns($row->lineage, $row->likeness()),
+        )?->until_at;
         $seen = collect($like)->flatMap(fn (string $lineage) => $latest->get($lineage, collect()))->sortByDesc('ended_at')
-            ->filter(fn (stdClass $practice) => PauseRules::stillCounts(CarbonImmutable::parse((string) $practice->received_at, 'UTC'), $since));
+            ->filter(
+                fn (stdClass $practice) => PauseRules::stillCounts(CarbonImmutable::parse((string) $practice->received_at, 'UTC'), $since),
+            );
 
-        return array_values($seen->take(PauseRules::LOOK_AT - 1)->map(fn (stdClass $practice) => $practice->stop_class === null ? null : (string) $practice->stop_class)->all());
+        return array_values(
+            $seen->take(PauseRules::LOOK_AT - 1)
+                ->map(fn (stdClass $practice) => $practice->stop_class === null ? null : (string) $practice->stop_class)->all(),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -143,18 +161,25 @@ final class TodayItems
             'hands' => $technique->hands,
             'size' => "exercise.size.{$prescription->effort->value}",
             'right' => self::right($item),
-            'feels' => array_values(array_filter($technique->teaching->feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first')))),
+            'feels' => array_values(
+                array_filter($technique->teaching->feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first'))),
+            ),
             'holds' => $prescription->hasHold(),
             'careful' => $isCareful,
             'gaze' => "exercise.gaze.{$prescription->gaze->value}",
             'tempo' => $isCounted && $tempo->canChange() ? ['fastest' => $tempo->fastest, 'slowest' => $tempo->slowest] : null,
             // Nobody is led slower than prescribed because their own breath happens to be slow.
-            'joining' => $joins === null ? null : ['over' => $joins, 'slowest' => $tempo->slowest, 'least' => $prescription->shortestJoining()],
+            'joining' => $joins === null
+                ? null
+                : ['over' => $joins, 'slowest' => $tempo->slowest, 'least' => $prescription->shortestJoining()],
             'steps' => array_map(
-                fn (Prescription $step) => $step->own->name ?? "exercise.{$step->technique->key}.name", $item->routine === null ? [] : $item->exercises(),
+                fn (Prescription $step) => $step->own->name ?? "exercise.{$step->technique->key}.name",
+                $item->routine === null ? [] : $item->exercises(),
             ),
             'why' => $item->why,
-            'as_needed' => $item->asNeeded === null ? null : ['use_when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost, 'done' => $doneToday],
+            'as_needed' => $item->asNeeded === null
+                ? null
+                : ['use_when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost, 'done' => $doneToday],
             'breaths' => $item->countedBreaths() ?: null,
             'seconds' => (int) round($item->seconds()),
             'ridge' => Figures::ridge($item),

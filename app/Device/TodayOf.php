@@ -48,7 +48,8 @@ final class TodayOf
             'clinic' => $patient->clinic->name,
             ...self::help($patient),
             'rules' => self::rules(),
-            'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
+            'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()
+                ->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
             'check_due' => $versions !== [] && WeeklyCheck::isDue(self::lastCheck($patient), $today),
             'days' => array_map(fn (PatientDay $day) => self::day($patient, $programme, $day), $days),
             'items' => (object) TodayItems::ofVersions($patient, array_values($versions), $now),
@@ -73,7 +74,8 @@ final class TodayOf
         $wording = $patient->clinic->emergency_wording;
 
         return [
-            'emergency' => $wording, 'emergency_call' => preg_match('/\+?\d[\d ]{1,16}\d/', $wording, $found) === 1 ? str_replace(' ', '', $found[0]) : null,
+            'emergency' => $wording,
+            'emergency_call' => preg_match('/\+?\d[\d ]{1,16}\d/', $wording, $found) === 1 ? str_replace(' ', '', $found[0]) : null,
             'crisis' => $patient->clinic->crisis_number,
         ];
     }
@@ -81,7 +83,10 @@ final class TodayOf
     /** @return array<string, mixed> the rules that a device applies by itself, with their numbers */
     private static function rules(): array
     {
-        return ['pausing' => PauseRules::forDevices(), 'symptoms' => StopSymptom::forDevices(), 'seconds' => RecoveryWatch::forDevices(), 'days' => Windows::forDevices()];
+        return [
+            'pausing' => PauseRules::forDevices(), 'symptoms' => StopSymptom::forDevices(), 'seconds' => RecoveryWatch::forDevices(),
+            'days' => Windows::forDevices(),
+        ];
     }
 
     /**
@@ -94,8 +99,12 @@ final class TodayOf
     {
         $programmes = [$programme, ...($programme === null ? [$patient->lastClosedProgramme?->load('versions.items')] : [])];
         foreach (array_filter($programmes) as $each) {
-            $version = $each->versions->last(fn (ProgrammeVersion $version) => $version->items->contains(fn (ProgrammeItem $row) => $row->item()->isRecovery()));
-            $item = $version === null ? null : (TodayItems::ofVersions($patient, [$version], $now, recoveryOnly: true)[$version->id][0] ?? null);
+            $version = $each->versions->last(
+                fn (ProgrammeVersion $version) => $version->items->contains(fn (ProgrammeItem $row) => $row->item()->isRecovery()),
+            );
+            $item = $version === null
+                ? null
+                : (TodayItems::ofVersions($patient, [$version], $now, recoveryOnly: true)[$version->id][0] ?? null);
             if ($version !== null && $item !== null) {
                 return ['version_id' => $version->id, 'item' => $item];
             }
@@ -139,7 +148,9 @@ final class TodayOf
             'version_id' => $version?->id,
             'rated_symptom' => $version?->rated_symptom,
             'note' => $version === null ? null : self::note($version, $day),
-            'slots' => $programme === null || $version === null ? [] : self::slots($patient, new DuePractices($programme->history(), $clock), $day),
+            'slots' => $programme === null || $version === null
+                ? []
+                : self::slots($patient, new DuePractices($programme->history(), $clock), $day),
         ];
     }
 
@@ -152,7 +163,8 @@ final class TodayOf
     private static function slots(Patient $patient, DuePractices $due, PatientDay $day): array
     {
         $clock = $patient->clock();
-        $practices = $patient->practices()->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])->orderBy('started_at')->limit(100)->get();
+        $practices = $patient->practices()->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])
+            ->orderBy('started_at')->limit(100)->get();
         $putOff = $patient->putOffs()->where('day', $day->date)->limit(100)->get();
         $slots = (new Today($due->on($day), array_values($practices->map(fn (Practice $practice) => $practice->record())->all())))->slots;
 

@@ -22,8 +22,14 @@ final class AdherenceOf
      * @param  Collection<int, Pause>  $pauses
      * @param  Collection<int, PutOffPractice>  $putOffs
      */
-    public static function programme(Programme $programme, Patient $patient, array $practices, Collection $pauses, Collection $putOffs, CarbonImmutable $now): Adherence
-    {
+    public static function programme(
+        Programme $programme,
+        Patient $patient,
+        array $practices,
+        Collection $pauses,
+        Collection $putOffs,
+        CarbonImmutable $now,
+    ): Adherence {
         return new Adherence(
             $programme->history(),
             $patient->clock(),

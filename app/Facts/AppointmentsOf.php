@@ -15,19 +15,32 @@ final class AppointmentsOf
 {
     private const MOST = 200;
 
-    /** @return array{now: int, all: list<array{patient: string, name: string, at: string, minute: int, practitioner: int, with: string}>} minutes of the clinic's day */
+    /**
+     * @return array{now: int, all: list<array{patient: string, name: string, at: string, minute: int, practitioner: int, with: string}>}
+     * minutes of the clinic's day
+     */
     public static function today(Clinic $clinic, CarbonImmutable $now): array
     {
         $here = $now->setTimezone($clinic->time_zone);
-        $rows = DB::table('appointments')->join('patients', 'patients.id', '=', 'appointments.patient_id')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
+        $rows = DB::table('appointments')->join('patients', 'patients.id', '=', 'appointments.patient_id')
+            ->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
             ->where('practitioners.clinic_id', $clinic->id)->whereNull('cancelled_at')
-            ->whereBetween('starts_at', [$here->startOfDay()->utc(), $here->endOfDay()->utc()])->orderBy('starts_at')->orderBy('appointments.id')->limit(self::MOST)
-            ->get(['appointments.patient_id', 'patients.name', 'starts_at', 'appointments.practitioner_id', 'practitioners.name as with_name']);
+            ->whereBetween('starts_at', [$here->startOfDay()->utc(), $here->endOfDay()->utc()])->orderBy('starts_at')
+            ->orderBy('appointments.id')->limit(self::MOST)
+            ->get(
+                [
+                    'appointments.patient_id', 'patients.name', 'starts_at', 'appointments.practitioner_id',
+                    'practitioners.name as with_name',
+                ],
+            );
 
         return ['now' => $here->hour * 60 + $here->minute, 'all' => array_values($rows->map(function (stdClass $row) use ($clinic) {
             $at = CarbonImmutable::parse((string) $row->starts_at, 'UTC')->setTimezone($clinic->time_zone);
 
-            return ['patient' => (string) $row->patient_id, 'name' => (string) $row->name, 'at' => $at->format('H:i'), 'minute' => $at->hour * 60 + $at->minute, 'practitioner' => (int) $row->practitioner_id, 'with' => (string) $row->with_name];
+            return [
+                'patient' => (string) $row->patient_id, 'name' => (string) $row->name, 'at' => $at->format('H:i'),
+                'minute' => $at->hour * 60 + $at->minute, 'practitioner' => (int) $row->practitioner_id, 'with' => (string) $row->with_name,
+            ];
         })->all())];
     }
 
@@ -35,12 +48,16 @@ final class AppointmentsOf
     public static function next(Patient $patient, CarbonImmutable $now): ?array
     {
         $next = DB::table('appointments')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
-            ->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')->first(['appointments.id', 'starts_at', 'practitioners.name']);
+            ->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')
+            ->first(['appointments.id', 'starts_at', 'practitioners.name']);
         if ($next === null) {
             return null;
         }
         $at = CarbonImmutable::parse((string) $next->starts_at, 'UTC')->setTimezone($patient->clinic->time_zone);
 
-        return ['id' => (int) $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'), 'words' => $at->format('D j M, H:i')." with {$next->name}"];
+        return [
+            'id' => (int) $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'),
+            'words' => $at->format('D j M, H:i')." with {$next->name}",
+        ];
     }
 }

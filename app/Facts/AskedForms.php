@@ -54,7 +54,8 @@ final class AskedForms
     public static function view(AskedForm $form): array
     {
         return [
-            'id' => $form->id, 'form' => $form->form, 'title' => self::name($form->form), 'intro' => (string) __("form.{$form->form}.intro"),
+            'id' => $form->id, 'form' => $form->form, 'title' => self::name($form->form),
+            'intro' => (string) __("form.{$form->form}.intro"),
             'questions' => self::questions($form->form), 'answers' => (object) ($form->answers ?? []),
         ];
     }
@@ -79,7 +80,8 @@ final class AskedForms
     /** @return list<array<string, mixed>> each questionnaire with its first and last score, and what is waiting */
     public static function questionnaires(Patient $patient): array
     {
-        $all = $patient->askedForms()->where('form', '!=', AskedForm::SCREENING)->orderByDesc('asked_at')->orderByDesc('id')->limit(self::MOST)->get()->groupBy('form');
+        $all = $patient->askedForms()->where('form', '!=', AskedForm::SCREENING)->orderByDesc('asked_at')->orderByDesc('id')
+            ->limit(self::MOST)->get()->groupBy('form');
 
         return array_map(function (Questionnaire $questionnaire) use ($all, $patient) {
             /** @var Collection<int, AskedForm> $forms */
@@ -90,7 +92,8 @@ final class AskedForms
             $open = $forms->first(fn (AskedForm $form) => $form->completed_at === null && $form->settled_at === null);
 
             return [
-                'key' => $questionnaire->key, 'label' => $questionnaire->name, 'items' => $questionnaire->items, 'most' => $questionnaire->highest(), 'source' => $questionnaire->source,
+                'key' => $questionnaire->key, 'label' => $questionnaire->name, 'items' => $questionnaire->items,
+                'most' => $questionnaire->highest(), 'source' => $questionnaire->source,
                 'last' => $last === null ? null : self::score($last, $questionnaire, $patient),
                 'first' => $first === null ? null : self::score($first, $questionnaire, $patient),
                 'change' => $last === null || $first === null ? null : self::change($questionnaire, $first, $last),
@@ -103,8 +106,10 @@ final class AskedForms
     private static function score(AskedForm $form, Questionnaire $questionnaire, Patient $patient): array
     {
         return [
-            'score' => $form->score, 'band' => $form->score === null ? null : $questionnaire->band($form->score), 'missing' => $form->missing,
-            'on' => $form->completed_at?->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'where' => $form->answered_on === 'device' ? 'own device' : 'in the room',
+            'score' => $form->score, 'band' => $form->score === null ? null : $questionnaire->band($form->score),
+            'missing' => $form->missing,
+            'on' => $form->completed_at?->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+            'where' => $form->answered_on === 'device' ? 'own device' : 'in the room',
         ];
     }
 
@@ -115,7 +120,9 @@ final class AskedForms
             return null;
         }
         $points = (int) round($last->score - $first->score);
-        $text = $points === 0 ? 'no points changed' : abs($points).' '.(abs($points) === 1 ? 'point' : 'points').($points < 0 ? ' fewer' : ' more');
+        $text = $points === 0
+            ? 'no points changed'
+            : abs($points).' '.(abs($points) === 1 ? 'point' : 'points').($points < 0 ? ' fewer' : ' more');
 
         return $text.match ($questionnaire->change($first->score, $last->score)) {
             ChangeClass::Recovered => ': recovered, reliably',

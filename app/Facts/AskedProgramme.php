@@ -8,7 +8,10 @@ use App\Models\Patient;
 use App\Models\Programme;
 use Illuminate\Http\Request;
 
-/** The programme that a page is asked for by its number: one of the patient's own; the running one, or the last that was closed, where none is named. */
+/**
+ * The programme that a page is asked for by its number: one of the patient's own; the running one, or the last that was closed, where none
+ * is named.
+ */
 final class AskedProgramme
 {
     public static function of(Request $request, Patient $patient): ?Programme

@@ -22,16 +22,24 @@ final class DiaryOf
         $today = $patient->dayOf($now);
         $from = $today->plusDays(1 - self::DAYS);
         $entries = $patient->diary()->where('day', '>=', $from->date)->orderBy('day')->limit(self::DAYS + 1)->get();
-        $versions = $patient->activeProgramme?->versions->filter(fn (ProgrammeVersion $version) => $version->in_force_from->format('Y-m-d') >= $from->date);
+        $versions = $patient->activeProgramme?->versions->filter(
+            fn (ProgrammeVersion $version) => $version->in_force_from->format('Y-m-d') >= $from->date,
+        );
 
         return [
             'from' => $from->date, 'today' => $today->date,
-            'symptoms' => $patient->symptoms()->limit(ChosenSymptom::MOST)->get()->map(fn (ChosenSymptom $symptom) => ['id' => $symptom->id, 'name' => $symptom->name]),
+            'symptoms' => $patient->symptoms()->limit(ChosenSymptom::MOST)->get()
+                ->map(fn (ChosenSymptom $symptom) => ['id' => $symptom->id, 'name' => $symptom->name]),
             'late_days' => DiaryDay::LATE_DAYS,
             'entries' => $entries->map(fn (DiaryEntry $entry) => [
-                'date' => $entry->day->format('Y-m-d'), 'ratings' => (object) $entry->content['ratings'], 'sleep' => $entry->content['sleep'], 'text' => $entry->content['text'], 'late' => $entry->is_late,
+                'date' => $entry->day->format('Y-m-d'), 'ratings' => (object) $entry->content['ratings'],
+                'sleep' => $entry->content['sleep'], 'text' => $entry->content['text'], 'late' => $entry->is_late,
             ]),
-            'changes' => array_values($versions?->map(fn (ProgrammeVersion $version) => ['date' => $version->in_force_from->format('Y-m-d'), 'number' => $version->number])->all() ?? []),
+            'changes' => array_values(
+                $versions?->map(
+                    fn (ProgrammeVersion $version) => ['date' => $version->in_force_from->format('Y-m-d'), 'number' => $version->number],
+                )->all() ?? [],
+            ),
         ];
     }
 }

@@ -17,8 +17,12 @@ use IvoryPace\Safety\Likeness;
 final class EvidenceOf
 {
     /** @param  list<PracticeOnFile>  $practices */
-    private function __construct(private readonly Programme $programme, public readonly Adherence $adherence, public readonly array $practices, private readonly PatientDay $today)
-    {
+    private function __construct(
+        private readonly Programme $programme,
+        public readonly Adherence $adherence,
+        public readonly array $practices,
+        private readonly PatientDay $today,
+    ) {
     }
 
     /** Null without a running programme. */
@@ -28,7 +32,8 @@ final class EvidenceOf
 
         return $programme === null ? null
             : new self($programme, AdherenceOf::programme(
-                $programme, $file->patient, array_map(fn (PracticeOnFile $practice) => $practice->record, $file->practices), $file->pauses, $file->putOffs, $file->now,
+                $programme, $file->patient, array_map(fn (PracticeOnFile $practice) => $practice->record, $file->practices), $file->pauses,
+                $file->putOffs, $file->now,
             ), $file->practices, $file->today);
     }
 
@@ -71,7 +76,9 @@ final class EvidenceOf
     /** @return list<PracticeOnFile> of one exercise */
     public function practicesOf(ProgrammeItem $item, PatientDay $from): array
     {
-        return array_values(array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage));
+        return array_values(
+            array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage),
+        );
     }
 
     /**
@@ -81,13 +88,20 @@ final class EvidenceOf
      */
     public function practicesLike(ProgrammeItem $item, PatientDay $from): array
     {
-        $practices = array_values(array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()));
+        $practices = array_values(
+            array_filter($this->practicesFrom($from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()),
+        );
         if ($practices === []) {
             return [];
         }
         $same = array_filter($this->programme->likenesses(), fn (array $likeness) => Likeness::meet($likeness, $item->likeness()));
 
-        return array_values(array_filter($practices, fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage || isset($same[$practice->record->lineage])));
+        return array_values(
+            array_filter(
+                $practices,
+                fn (PracticeOnFile $practice) => $practice->record->lineage === $item->lineage || isset($same[$practice->record->lineage]),
+            ),
+        );
     }
 
     /** The day from which the exercise has been prescribed as it is now. */
@@ -117,7 +131,9 @@ final class EvidenceOf
     /** That day in words. */
     public function since(ProgrammeItem $item): string
     {
-        return $this->windowOf($item)->equals($this->changedOn($item)) ? 'since the last change' : 'in the last '.Proposal::MOST_DAYS.' days';
+        return $this->windowOf($item)->equals($this->changedOn($item))
+            ? 'since the last change'
+            : 'in the last '.Proposal::MOST_DAYS.' days';
     }
 
     private function notBefore(PatientDay $from): PatientDay

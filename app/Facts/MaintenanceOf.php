@@ -42,8 +42,13 @@ final class MaintenanceOf
         $clock = $patient->clock();
         $rows = DB::table('practices')->where('patient_id', $patient->id)->where('started_at', '>=', $clock->startsAt($from))
             ->orderBy('started_at')->limit(self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS);
-        $pauses = $patient->pauses()->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $clock->startsAt($from)))->orderBy('from_at')->limit(500)->get();
+        $pauses = $patient->pauses()
+            ->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $clock->startsAt($from)))->orderBy('from_at')
+            ->limit(500)->get();
 
-        return AdherenceOf::programme($closed, $patient, array_values($rows->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all()), $pauses, collect(), $now);
+        return AdherenceOf::programme(
+            $closed, $patient, array_values($rows->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all()), $pauses,
+            collect(), $now,
+        );
     }
 }

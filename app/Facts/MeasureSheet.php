@@ -49,11 +49,14 @@ final class MeasureSheet
 
         return [
             'key' => $key, 'measure' => $measure->value, 'how' => $measure->how()->value, 'symptom' => $symptom?->id,
-            'label' => $symptom === null ? $measure->label() : ucfirst($symptom->name), 'unit' => $measure->unit(), 'possible' => $measure->possible(),
+            'label' => $symptom === null ? $measure->label() : ucfirst($symptom->name), 'unit' => $measure->unit(),
+            'possible' => $measure->possible(),
             'last' => $last === null ? null : self::value($last, $patient),
             'before' => isset($values[1]) ? self::value($values[1], $patient) : null,
             'first' => $first === null ? null : self::value($first, $patient),
-            'comparable' => $last === null || $first === null || ($last->position === $first->position && self::isSameMethod($last, $first)),
+            'comparable' => $last === null || $first === null || (
+                $last->position === $first->position && self::isSameMethod($last, $first)
+            ),
         ];
     }
 
@@ -77,7 +80,11 @@ final class MeasureSheet
     {
         $scores = AskedForm::query()->toBase()->selectRaw('form as measure, score as value, completed_at as at, 0 as id, null as details')
             ->where('patient_id', $patient->id)->whereIn('form', self::SCORES)->whereNotNull('completed_at')->whereNotNull('score');
-        $rows = Measurement::query()->toBase()->selectRaw('measure, value, measured_at as at, id, if(measure = ?, details, null) as details', [Measure::SaturationFall->value])->where('patient_id', $patient->id)
+        $rows = Measurement::query()->toBase()
+            ->selectRaw(
+                'measure, value, measured_at as at, id, if(measure = ?, details, null) as details', [Measure::SaturationFall->value],
+            )
+            ->where('patient_id', $patient->id)
             ->whereIn('measure', array_map(fn (Measure $measure) => $measure->value, Measure::ofRules()))
             ->unionAll($scores)->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get();
         $latest = [];
@@ -92,9 +99,11 @@ final class MeasureSheet
     private static function value(Measurement $measurement, Patient $patient): array
     {
         return [
-            'value' => $measurement->value, 'words' => $measurement->details['words'] ?? null, 'position' => $measurement->position->label(), 'method' => $measurement->method,
+            'value' => $measurement->value, 'words' => $measurement->details['words'] ?? null,
+            'position' => $measurement->position->label(), 'method' => $measurement->method,
             'at' => $measurement->measured_at->toIso8601ZuluString(),
-            'on' => $measurement->measured_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $measurement->practitioner->name,
+            'on' => $measurement->measured_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+            'by' => $measurement->practitioner->name,
         ];
     }
 }

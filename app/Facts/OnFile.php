@@ -109,34 +109,66 @@ final readonly class OnFile
      * @param  Collection<int, Patient>  $patients
      * @return array<string, self>
      */
-    private static function load(Collection $patients, CarbonImmutable $now, CarbonImmutable $since, bool $withDesk, ?Programme $programme = null): array
-    {
-        $patients->loadMissing(['clinic', 'activeProgramme.versions.items', ...($withDesk ? ['latestScreening.answers', 'openRedFlags.actions', 'newFindings'] : [])]);
+    private static function load(
+        Collection $patients,
+        CarbonImmutable $now,
+        CarbonImmutable $since,
+        bool $withDesk,
+        ?Programme $programme = null,
+    ): array {
+        $patients->loadMissing(
+            [
+                'clinic', 'activeProgramme.versions.items',
+                ...($withDesk ? ['latestScreening.answers', 'openRedFlags.actions', 'newFindings'] : []),
+            ],
+        );
         $ids = $patients->modelKeys();
         $many = count($ids);
         $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)
-            ->when($programme !== null, fn ($query) => $query->whereIn('programme_version_id', $programme?->versions->modelKeys() ?? []))->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)->groupBy('patient_id');
-        $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since))
+            ->when($programme !== null, fn ($query) => $query->whereIn('programme_version_id', $programme?->versions->modelKeys() ?? []))
+            ->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)
+            ->groupBy('patient_id');
+        $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(
+            fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since),
+        )
             ->orderBy('from_at')->orderBy('id')->with('practice')->limit($many * 500)->get());
-        $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where('day', '>=', $since->subDay()->format('Y-m-d'))
+        $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where(
+            'day', '>=', $since->subDay()->format('Y-m-d'),
+        )
             ->where('day', '<=', $now->addDay()->format('Y-m-d'))->orderBy('day')->orderBy('id')->limit($many * 1000)->get());
-        $diary = $many === 1 ? self::diaryOfOne($patients->sole(), $programme ?? $patients->sole()->activeProgramme, $since, $now) : self::diary($ids, $since);
-        $symptoms = self::byPatient(ChosenSymptom::query()->whereIn('patient_id', $ids)->whereNull('dropped_at')->orderBy('id')->limit($many * ChosenSymptom::MOST)->get());
-        $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where('form', '!=', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNotNull('score')
-            ->where('completed_at', '<=', $now)->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
-        $decisions = self::byPatient(MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))->orderBy('id')->limit($many * 100)->get());
+        $diary = $many === 1
+            ? self::diaryOfOne($patients->sole(), $programme ?? $patients->sole()->activeProgramme, $since, $now)
+            : self::diary($ids, $since);
+        $symptoms = self::byPatient(
+            ChosenSymptom::query()->whereIn('patient_id', $ids)->whereNull('dropped_at')->orderBy('id')->limit($many * ChosenSymptom::MOST)
+                ->get(),
+        );
+        $scored = self::byPatient(AskedForm::query()->whereIn('patient_id', $ids)->where(
+            'form', '!=', AskedForm::SCREENING,
+        )->whereNotNull('completed_at')->whereNotNull('score')
+            ->where('completed_at', '<=', $now)->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)
+            ->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
+        $decisions = self::byPatient(
+            MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))
+                ->orderBy('id')->limit($many * 100)->get(),
+        );
         $measured = self::measured(array_values($ids), $now);
         $enough = self::enough(array_values($ids), $now);
-        [$access, $aside, $sent, $lastClosed, $checks] = $withDesk ? self::desk(array_values($ids)) : [collect(), collect(), collect(), collect(), collect()];
+        [$access, $aside, $sent, $lastClosed, $checks] = $withDesk
+            ? self::desk(array_values($ids))
+            : [collect(), collect(), collect(), collect(), collect()];
 
         $files = [];
         foreach ($patients as $patient) {
             $id = $patient->id;
             $clock = $patient->clock();
             $files[$id] = new self(
-                $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme, array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])), $pauses($id), $putOffs($id),
+                $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme,
+                array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])),
+                $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
-                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at, $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [], $checks->get($id),
+                $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at,
+                $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [], $checks->get($id),
             );
         }
 
@@ -153,10 +185,14 @@ final readonly class OnFile
     {
         $from = $since->subDay()->format('Y-m-d');
         $columns = ['diary_entries.patient_id', 'diary_entries.day', 'diary_entries.content'];
-        $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')->whereIn('patient_id', $ids)->whereNull('closed_on')
+        $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')
+            ->whereIn('patient_id', $ids)->whereNull('closed_on')
             ->groupBy('patient_id')->select('patient_id')->selectRaw('min(in_force_from) as first_day');
-        $ofProgramme = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')->whereColumn('day', '>=', 'first_day');
-        $days = $ofProgramme->select('id', 'day')->selectRaw('row_number() over (partition by diary_entries.patient_id order by day) as nth');
+        $ofProgramme = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')
+            ->whereColumn('day', '>=', 'first_day');
+        $days = $ofProgramme->select('id', 'day')->selectRaw(
+            'row_number() over (partition by diary_entries.patient_id order by day) as nth',
+        );
 
         return DB::table('diary_entries')->joinSub($days, 'days', 'days.id', '=', 'diary_entries.id')
             ->where(fn ($query) => $query->where('days.nth', '<=', self::FIRST_DIARY_DAYS)->orWhere('days.day', '>=', $from))
@@ -168,14 +204,19 @@ final readonly class OnFile
      *
      * @return SupportCollection<array-key, SupportCollection<int, stdClass>> by patient
      */
-    private static function diaryOfOne(Patient $patient, ?Programme $programme, CarbonImmutable $since, CarbonImmutable $now): SupportCollection
-    {
+    private static function diaryOfOne(
+        Patient $patient,
+        ?Programme $programme,
+        CarbonImmutable $since,
+        CarbonImmutable $now,
+    ): SupportCollection {
         $first = $programme?->history()->firstDay()->date;
         if ($first === null) {
             return collect();
         }
         $from = $since->subDay()->format('Y-m-d');
-        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)->where('day', '<=', $patient->dayOf($now)->date)->orderBy('day');
+        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)
+            ->where('day', '<=', $patient->dayOf($now)->date)->orderBy('day');
         $columns = ['patient_id', 'day', 'content'];
         /** @var SupportCollection<int, stdClass> $beginning */
         $beginning = $first < $from ? $days()->where('day', '<', $from)->limit(self::FIRST_DIARY_DAYS)->get($columns) : collect();
@@ -191,8 +232,19 @@ final readonly class OnFile
      */
     private static function measured(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)->whereIn('measure', [Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value, Measure::Ceiling->value, Measure::RestingRate->value])->where('measured_at', '<=', $now)
-            ->selectRaw('patient_id, measure, value, measured_at as at, row_number() over (partition by patient_id, measure order by measured_at desc, id desc) as place');
+        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)
+            ->whereIn(
+                'measure',
+                [
+                    Measure::Inhale->value, Measure::Hold->value, Measure::Exhale->value, Measure::Ceiling->value,
+                    Measure::RestingRate->value,
+                ],
+            )
+            ->where('measured_at', '<=', $now)
+            ->selectRaw(
+                'patient_id, measure, value, measured_at as at, row_number() over (partition by patient_id, measure order by measured_at '
+                    .'desc, id desc) as place',
+            );
         $latest = [];
         foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids) * 5)->get() as $row) {
             $latest[(string) $row->patient_id][(string) $row->measure] = $row;
@@ -207,10 +259,17 @@ final readonly class OnFile
      */
     private static function enough(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))
-            ->selectRaw('patient_id, programme_version_id, lineage, enough_step, tempo, row_number() over (partition by patient_id order by started_at desc, id desc) as place');
+        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)
+            ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))
+            ->selectRaw(
+                'patient_id, programme_version_id, lineage, enough_step, tempo, row_number() over (partition by patient_id order by '
+                    .'started_at desc, id desc) as place',
+            );
         $latest = [];
-        foreach (DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', HomeCeiling::LATEST)->orderBy('place')->limit(count($ids) * HomeCeiling::LATEST)->get() as $row) {
+        foreach (
+            DB::query()->fromSub($ranked, 'ranked')->where('place', '<=', HomeCeiling::LATEST)->orderBy('place')
+                ->limit(count($ids) * HomeCeiling::LATEST)->get() as $row
+        ) {
             $latest[(string) $row->patient_id][] = $row;
         }
 
@@ -219,16 +278,28 @@ final readonly class OnFile
 
     /**
      * @param  list<mixed>  $ids
-     * @return array{SupportCollection<array-key, stdClass>, SupportCollection<array-key, stdClass>, SupportCollection<array-key, AskedForm>, SupportCollection<array-key, Programme>, SupportCollection<array-key, stdClass>} each by patient
+     * @return array{
+     *     SupportCollection<array-key, stdClass>, SupportCollection<array-key, stdClass>, SupportCollection<array-key, AskedForm>,
+     *     SupportCollection<array-key, Programme>, SupportCollection<array-key, stdClass>
+     * } each by patient
      */
     private static function desk(array $ids): array
     {
-        $access = AccessLink::query()->whereIn('patient_id', $ids)->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
-        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')->selectRaw('patient_id, max(is_urgent) as urgent, max(is_urgent and kind = \'form\') as red_flag, count(*) as waiting')->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
-        $sent = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->orderBy('completed_at')->get(['id', 'patient_id', 'completed_at'])->keyBy('patient_id');
-        $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()->keyBy('patient_id');
+        $access = AccessLink::query()->whereIn('patient_id', $ids)
+            ->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()
+            ->keyBy('patient_id');
+        $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')
+            ->selectRaw('patient_id, max(is_urgent) as urgent, max(is_urgent and kind = \'form\') as red_flag, count(*) as waiting')
+            ->groupBy('patient_id')->toBase()->get()->keyBy('patient_id');
+        $sent = AskedForm::query()->whereIn('patient_id', $ids)->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')
+            ->whereNull('settled_at')->orderBy('completed_at')->get(['id', 'patient_id', 'completed_at'])->keyBy('patient_id');
+        $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()
+            ->keyBy('patient_id');
 
-        $ranked = DB::table('home_checks')->whereIn('patient_id', $ids)->selectRaw('patient_id, rate, taken_at as at, row_number() over (partition by patient_id order by taken_at desc, id desc) as place');
+        $ranked = DB::table('home_checks')->whereIn('patient_id', $ids)
+            ->selectRaw(
+                'patient_id, rate, taken_at as at, row_number() over (partition by patient_id order by taken_at desc, id desc) as place',
+            );
         $checks = DB::query()->fromSub($ranked, 'ranked')->where('place', 1)->limit(count($ids))->get()->keyBy('patient_id');
 
         return [$access, $aside, $sent, $closed, $checks];

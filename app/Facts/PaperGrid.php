@@ -18,7 +18,13 @@ final class PaperGrid
 {
     public const DAYS = Windows::TALLY_DAYS;
 
-    /** @return array{days: list<array{date: string, label: string}>, rows: list<array{lineage: string, name: string, days: list<array{planned: int, known: int}>}>, symptoms: list<array{value: string, label: string}>} oldest day first */
+    /**
+     * @return array{
+     *     days: list<array{date: string, label: string}>,
+     *     rows: list<array{lineage: string, name: string, days: list<array{planned: int, known: int}>}>,
+     *     symptoms: list<array{value: string, label: string}>
+     * } oldest day first
+     */
     public static function of(Patient $patient, Programme $programme, EvidenceOf $evidence, CarbonImmutable $now): array
     {
         $today = $patient->dayOf($now);
@@ -29,12 +35,19 @@ final class PaperGrid
         $rows = [];
         foreach ($programme->latestVersion()->items ?? [] as $row) {
             if ($row->item()->plan !== null) {
-                $rows[] = ['lineage' => $row->lineage, 'name' => $row->item()->name(), 'days' => self::days($row, $due, $evidence->adherence->ofItem($row->lineage, $from, $today)->days)];
+                $rows[] = [
+                    'lineage' => $row->lineage, 'name' => $row->item()->name(),
+                    'days' => self::days($row, $due, $evidence->adherence->ofItem($row->lineage, $from, $today)->days),
+                ];
             }
         }
 
-        return ['days' => array_map(fn ($day) => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->format('D j')], $days), 'rows' => $rows,
-            'symptoms' => array_map(fn (StopSymptom $symptom) => ['value' => $symptom->value, 'label' => $symptom->label()], StopSymptom::cases())];
+        return ['days' => array_map(
+            fn ($day) => ['date' => $day->date, 'label' => CarbonImmutable::parse($day->date)->format('D j')], $days,
+        ), 'rows' => $rows,
+            'symptoms' => array_map(
+                fn (StopSymptom $symptom) => ['value' => $symptom->value, 'label' => $symptom->label()], StopSymptom::cases(),
+            )];
     }
 
     /**

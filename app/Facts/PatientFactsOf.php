@@ -90,7 +90,10 @@ final class PatientFactsOf
         $details = $row === null ? null : json_decode((string) $row->details, true);
 
         return $row === null || ! is_array($details) ? null
-            : new SaturationFall((float) $details['from'], (float) $row->value, (float) $details['seconds'], $patient->own_low_saturation === null ? null : (float) $patient->own_low_saturation);
+            : new SaturationFall(
+                (float) $details['from'], (float) $row->value, (float) $details['seconds'],
+                $patient->own_low_saturation === null ? null : (float) $patient->own_low_saturation,
+            );
     }
 
     /** The weeks of a pregnancy go on counting after the screening. */

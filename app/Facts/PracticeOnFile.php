@@ -19,7 +19,8 @@ use stdClass;
 final readonly class PracticeOnFile
 {
     public const COLUMNS = [
-        'id', 'patient_id', 'lineage', 'anchor', 'started_at', 'received_at', 'breaths_done', 'breaths_prescribed', 'seconds_done', 'seconds_prescribed',
+        'id', 'patient_id', 'lineage', 'anchor', 'started_at', 'received_at', 'breaths_done', 'breaths_prescribed', 'seconds_done',
+        'seconds_prescribed',
         'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark',
     ];
 
@@ -50,12 +51,16 @@ final readonly class PracticeOnFile
             (int) $row->id,
             $clock->dayOf($startedAt),
             new PracticeRecord(
-                (string) $row->lineage, $startedAt, (float) ($isCounted ? $row->breaths_done : $row->seconds_done), (float) ($isCounted ? $row->breaths_prescribed : $row->seconds_prescribed),
-                stoppedForSymptom: $stopClass?->isSymptom() === true, anchor: $row->anchor === null ? null : Anchor::from((string) $row->anchor),
+                (string) $row->lineage, $startedAt, (float) ($isCounted ? $row->breaths_done : $row->seconds_done),
+                (float) ($isCounted ? $row->breaths_prescribed : $row->seconds_prescribed),
+                stoppedForSymptom: $stopClass?->isSymptom() === true,
+                anchor: $row->anchor === null ? null : Anchor::from((string) $row->anchor),
             ),
             (string) $row->received_at,
-            self::whole($row->before), self::whole($row->after), self::whole($row->effort), $row->smooth === null ? null : (string) $row->smooth, (bool) $row->slight_symptom,
-            $stopClass, $row->stop_symptom === null ? null : StopSymptom::from((string) $row->stop_symptom), $row->remark === null ? null : (string) $row->remark,
+            self::whole($row->before), self::whole($row->after), self::whole($row->effort),
+            $row->smooth === null ? null : (string) $row->smooth, (bool) $row->slight_symptom,
+            $stopClass, $row->stop_symptom === null ? null : StopSymptom::from((string) $row->stop_symptom),
+            $row->remark === null ? null : (string) $row->remark,
         );
     }
 

@@ -35,7 +35,9 @@ final class ProposalOf
 
     private function __construct(private readonly OnFile $file, private readonly EvidenceOf $evidence)
     {
-        $this->getHelp = $file->pauses->first(fn (Pause $pause) => $pause->until_at === null && $pause->rule === PauseRules::GET_HELP)?->practice?->stop_symptom?->label();
+        $this->getHelp = $file->pauses->first(
+            fn (Pause $pause) => $pause->until_at === null && $pause->rule === PauseRules::GET_HELP,
+        )?->practice?->stop_symptom?->label();
         $this->worse = $this->worseSymptom() ?? $this->worseQuestionnaire();
         $this->goalDays = $this->goalDays(Goal::read($file->programme?->latestVersion()->goal ?? [])[0]);
     }
@@ -62,7 +64,8 @@ final class ProposalOf
     /** A decision about the same proposal holds for a time; a version that is ahead has answered it too. */
     private function isDecided(ProgrammeItem $row, ProposalKind $kind): bool
     {
-        return $this->file->decisions->contains(fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $kind
+        return $this->file->decisions
+            ->contains(fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $kind
             && $this->file->patient->dayOf($decision->decided_at)->daysUntil($this->file->today) < Proposal::HOLDS_DAYS);
     }
 
@@ -85,10 +88,18 @@ final class ProposalOf
             worse: $this->worse,
             days: max(0, $this->evidence->changedOn($row)->daysUntil($this->file->today)),
             practices: count($practices),
-            stops: count(array_filter($this->evidence->practicesLike($row, $from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
+            stops: count(
+                array_filter(
+                    $this->evidence->practicesLike($row, $from), fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom(),
+                ),
+            ),
             efforts: $pick(fn (PracticeOnFile $practice) => $practice->effort),
             smooth: $pick(fn (PracticeOnFile $practice) => $practice->smooth === null ? null : $practice->smooth === 'yes'),
-            ratings: $pick(fn (PracticeOnFile $practice) => $practice->before === null || $practice->after === null ? null : [$practice->before, $practice->after]),
+            ratings: $pick(
+                fn (PracticeOnFile $practice) => $practice->before === null || $practice->after === null
+                    ? null
+                    : [$practice->before, $practice->after],
+            ),
             adherence: $this->evidence->adherence->ofItem($row->lineage, $from, $this->file->today)->fraction(),
             goalDays: $this->goalDays,
             gateDays: $next === null ? 0 : $next->days,
@@ -118,7 +129,14 @@ final class ProposalOf
             }
         }
 
-        return count(array_filter($this->file->practices, fn (PracticeOnFile $practice) => isset($lineages[$practice->record->lineage]) && ! $practice->day->isBefore($first) && ! $practice->day->isAfter($last)));
+        return count(
+            array_filter(
+                $this->file->practices,
+                fn (PracticeOnFile $practice) => isset(
+                    $lineages[$practice->record->lineage]
+                ) && ! $practice->day->isBefore($first) && ! $practice->day->isAfter($last),
+            ),
+        );
     }
 
     private function daysSinceStop(): ?int
@@ -178,7 +196,9 @@ final class ProposalOf
     /** The goal's measure has to be one of the symptoms of the diary. */
     private function goalDays(?Goal $goal): int
     {
-        $symptom = $goal === null ? null : $this->file->symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
+        $symptom = $goal === null
+            ? null
+            : $this->file->symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
         if ($goal === null || $symptom === null) {
             return 0;
         }

@@ -21,7 +21,10 @@ use stdClass;
 /** How far a patient may be led by ladders and proposals, with when what limits it was measured. */
 final readonly class ReachOf
 {
-    private const OF = ['inhale' => 'the comfortable inhale', 'hold' => 'the comfortable hold', 'exhale' => 'the comfortable exhale', 'ceiling' => 'the comfort ceiling'];
+    private const OF = [
+        'inhale' => 'the comfortable inhale', 'hold' => 'the comfortable hold', 'exhale' => 'the comfortable exhale',
+        'ceiling' => 'the comfort ceiling',
+    ];
 
     /** @param  array<string, stdClass>  $measured  latest of each, by measure: value, at */
     private function __construct(public Reach $reach, private array $measured, private CarbonImmutable $now)
@@ -31,10 +34,15 @@ final readonly class ReachOf
     /** Of one patient of whom everything else is known: asked at every key press on the Bench. */
     public static function reach(Patient $patient, PatientFacts $facts, CarbonImmutable $now): Reach
     {
-        $enough = Practice::query()->toBase()->where('patient_id', $patient->id)->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))->whereNotNull('enough_step')
-            ->orderByDesc('started_at')->limit(HomeCeiling::LATEST)->get(['programme_version_id', 'lineage', 'enough_step', 'tempo'])->all();
+        $enough = Practice::query()->toBase()->where('patient_id', $patient->id)
+            ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))->whereNotNull('enough_step')
+            ->orderByDesc('started_at')->limit(HomeCeiling::LATEST)->get(['programme_version_id', 'lineage', 'enough_step', 'tempo'])
+            ->all();
 
-        return new Reach($facts->limits, HomeCeiling::with($facts->ceiling, $enough === [] ? [] : self::home($patient->activeProgramme, array_values($enough))));
+        return new Reach(
+            $facts->limits,
+            HomeCeiling::with($facts->ceiling, $enough === [] ? [] : self::home($patient->activeProgramme, array_values($enough))),
+        );
     }
 
     /** Of a file that has been loaded, perhaps with many others. */
@@ -52,7 +60,8 @@ final readonly class ReachOf
         $value = fn (Measure $measure): ?float => isset($measured[$measure->value]) ? (float) $measured[$measure->value]->value : null;
 
         return new self(new Reach(
-            new ComfortableLimits($value(Measure::Inhale), $value(Measure::Hold), $value(Measure::Exhale)), HomeCeiling::with($value(Measure::Ceiling), $home),
+            new ComfortableLimits($value(Measure::Inhale), $value(Measure::Hold), $value(Measure::Exhale)),
+            HomeCeiling::with($value(Measure::Ceiling), $home),
         ), $measured, $now);
     }
 

@@ -20,7 +20,10 @@ final class Safeguards
         $open = self::openRedFlags($patient);
 
         return match (true) {
-            $open !== [] => (array_filter($open, fn (RedFlag $flag) => $flag->pauses()) === [] ? 'Advice is open: ' : 'A red flag is open: ').implode(', ', array_map(fn (RedFlag $flag) => $flag->label(), $open)).'. Record what was done about it first.',
+            $open !== [] => (
+                array_filter($open, fn (RedFlag $flag) => $flag->pauses()) === [] ? 'Advice is open: ' : 'A red flag is open: '
+            )
+                .implode(', ', array_map(fn (RedFlag $flag) => $flag->label(), $open)).'. Record what was done about it first.',
             $patient->latestScreening === null => 'The screening is not complete. No programme can be issued before it.',
             default => ScreeningQuestions::obstacle(self::answers($patient->latestScreening)),
         };
@@ -33,7 +36,9 @@ final class Safeguards
      */
     private static function answers(ScreeningRow $screening): array
     {
-        $rows = $screening->relationLoaded('answers') && $screening->answers->contains(fn (ScreeningAnswer $answer) => ! $answer->answer) ? $screening->answers->toBase() : $screening->answers()->toBase()->get(['question', 'answer']);
+        $rows = $screening->relationLoaded('answers') && $screening->answers->contains(fn (ScreeningAnswer $answer) => ! $answer->answer)
+            ? $screening->answers->toBase()
+            : $screening->answers()->toBase()->get(['question', 'answer']);
 
         return $rows->mapWithKeys(fn (object $row) => [(string) $row->question => (bool) $row->answer])->all();
     }

@@ -14,7 +14,8 @@ final class ScreeningReady
     public static function orRefuse(Patient $patient): void
     {
         if (trim($patient->clinic->crisis_number ?? '') === '') {
-            throw ValidationException::withMessages(['answers' => 'The clinic has no crisis number yet. Its lead enters it under Clinic; a screening asks about thoughts of suicide, and whoever says yes must have a number to call.']);
+            throw ValidationException::withMessages(['answers' => 'The clinic has no crisis number yet. Its lead enters it under Clinic; '
+                .'a screening asks about thoughts of suicide, and whoever says yes must have a number to call.']);
         }
     }
 }

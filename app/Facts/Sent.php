@@ -21,6 +21,7 @@ final readonly class Sent
     /** A time of the device, by our clock. */
     public function corrected(string $deviceTime): CarbonImmutable
     {
-        return CarbonImmutable::parse($deviceTime)->utc()->addSeconds(abs($this->offset) > RecoveryWatch::TRUSTED_OFFSET ? $this->offset : 0);
+        return CarbonImmutable::parse($deviceTime)->utc()
+            ->addSeconds(abs($this->offset) > RecoveryWatch::TRUSTED_OFFSET ? $this->offset : 0);
     }
 }

@@ -17,7 +17,12 @@ final class StepOf
     public static function accepted(ProgrammeItem $row, ProposalKind $kind, OnFile $file): ?Item
     {
         return in_array($kind, [ProposalKind::StepUp, ProposalKind::StepBack], true)
-            ? StepTaken::by($kind, $row->item(), ReachOf::on($file)->reach, self::earlier($row, $file->patient), PatientFactsOf::patient($file->patient, $file->now)) : null;
+
+                ? StepTaken::by(
+                    $kind, $row->item(), ReachOf::on($file)->reach, self::earlier($row, $file->patient),
+                    PatientFactsOf::patient($file->patient, $file->now),
+                )
+                : null;
     }
 
     /** @return list<Item> the exercise in older versions, latest first */

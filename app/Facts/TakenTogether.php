@@ -21,9 +21,14 @@ final class TakenTogether
     {
         $begun = $patient->careSessions()->whereNull('closed_at')->value('begun_at');
         $since = $begun === null ? $now->subHours(self::HOURS) : CarbonImmutable::parse((string) $begun, 'UTC')->max($now->subHours(12));
-        $atRest = array_map(fn (Measure $measure) => $measure->value, array_filter(Measure::cases(), fn (Measure $measure) => $measure->isAtRest()));
+        $atRest = array_map(
+            fn (Measure $measure) => $measure->value, array_filter(Measure::cases(), fn (Measure $measure) => $measure->isAtRest()),
+        );
         $values = [];
-        foreach (Measurement::query()->where('patient_id', $patient->id)->whereIn('measure', $atRest)->where('measured_at', '>=', $since)->orderBy('measured_at')->orderBy('id')->limit(self::MOST)->get() as $each) {
+        foreach (
+            Measurement::query()->where('patient_id', $patient->id)->whereIn('measure', $atRest)->where('measured_at', '>=', $since)
+                ->orderBy('measured_at')->orderBy('id')->limit(self::MOST)->get() as $each
+        ) {
             $values[$each->measure->value] = $each->value;
         }
 
@@ -33,7 +38,8 @@ final class TakenTogether
     /** The personal best of peak flow, l/min. */
     public static function bestFlow(Patient $patient): ?float
     {
-        $best = Measurement::query()->where('patient_id', $patient->id)->where('measure', Measure::PeakFlowBest)->orderByDesc('measured_at')->orderByDesc('id')->first();
+        $best = Measurement::query()->where('patient_id', $patient->id)->where('measure', Measure::PeakFlowBest)->orderByDesc('measured_at')
+            ->orderByDesc('id')->first();
 
         return $best?->value;
     }

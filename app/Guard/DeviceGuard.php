@@ -26,7 +26,8 @@ final class DeviceGuard
             return null;
         }
 
-        return Device::query()->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))->firstWhere('credential_hash', self::hash($credential));
+        return Device::query()->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))
+            ->firstWhere('credential_hash', self::hash($credential));
     }
 
     public static function newCredential(): string

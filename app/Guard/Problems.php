@@ -19,22 +19,35 @@ use Throwable;
 final class Problems
 {
     private const TEXTS = [
-        401 => ['Please sign in', 'You have been signed out. What you typed is still on the page: sign in again in another tab, then go on.'],
+        401 => [
+            'Please sign in', 'You have been signed out. What you typed is still on the page: sign in again in another tab, then go on.',
+        ],
         403 => ['Not yours to open', 'This belongs to another clinic or needs another sign-in.'],
         404 => ['Nothing here', 'There is no such page, or it is not yours to open.'],
         405 => ['Nothing here', 'This address cannot be opened like that.'],
-        419 => ['Signed out meanwhile', 'Your sign-in ended while the page was open. What you typed is still there: sign in again in another tab, then try again.'],
+        419 => [
+            'Signed out meanwhile',
+            'Your sign-in ended while the page was open. What you typed is still there: sign in again in another tab, then try again.',
+        ],
         423 => ['Locked', 'Type your PIN first.'],
         429 => ['Too many tries', 'Wait a few minutes, then try again.'],
-        500 => ['Something broke', 'It is not your doing. Nothing was half-stored. Try again; if it stays, tell whoever runs this installation.'],
-        503 => ['The records cannot be reached', 'The database does not answer. Nothing was stored, and what you typed is still on the page. Try again in a minute.'],
+        500 => [
+            'Something broke',
+            'It is not your doing. Nothing was half-stored. Try again; if it stays, tell whoever runs this installation.',
+        ],
+        503 => [
+            'The records cannot be reached',
+            'The database does not answer. Nothing was stored, and what you typed is still on the page. Try again in a minute.',
+        ],
     ];
 
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->render(fn (PDOException $problem, Request $request) => self::isConnectionTrouble($problem)
             ? self::answer(503, null, $request) : null);
-        $exceptions->respond(fn (AnyResponse $response, Throwable $problem, Request $request) => self::respond($response, $problem, $request));
+        $exceptions->respond(
+            fn (AnyResponse $response, Throwable $problem, Request $request) => self::respond($response, $problem, $request),
+        );
     }
 
     private static function respond(AnyResponse $response, Throwable $problem, Request $request): AnyResponse

@@ -28,7 +28,9 @@ final class PatientChanges
         $parts = [];
         foreach ($change->lines as $line) {
             if (in_array($line['what'], self::PLAIN, true) && $line['to'] !== '') {
-                $parts[] = (string) __('patient.changes.'.str_replace(' ', '-', $line['what']), ['from' => $line['from'], 'to' => $line['to']]);
+                $parts[] = (string) __(
+                    'patient.changes.'.str_replace(' ', '-', $line['what']), ['from' => $line['from'], 'to' => $line['to']],
+                );
             }
         }
 

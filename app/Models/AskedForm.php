@@ -64,6 +64,9 @@ final class AskedForm extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['asked_at' => 'immutable_datetime', 'completed_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime', 'answers' => 'encrypted:array', 'score' => 'float'];
+        return [
+            'asked_at' => 'immutable_datetime', 'completed_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
+            'answers' => 'encrypted:array', 'score' => 'float',
+        ];
     }
 }

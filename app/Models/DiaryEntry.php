@@ -25,6 +25,8 @@ final class DiaryEntry extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['day' => 'immutable_date:Y-m-d', 'content' => 'encrypted:array', 'is_late' => 'boolean', 'written_at' => 'immutable_datetime'];
+        return [
+            'day' => 'immutable_date:Y-m-d', 'content' => 'encrypted:array', 'is_late' => 'boolean', 'written_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -32,6 +32,9 @@ final class MadeDecision extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime', 'reason' => 'encrypted'];
+        return [
+            'proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime',
+            'reason' => 'encrypted',
+        ];
     }
 }

@@ -46,6 +46,9 @@ final class Measurement extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['measure' => Measure::class, 'position' => Position::class, 'value' => 'float', 'details' => 'array', 'measured_at' => 'immutable_datetime'];
+        return [
+            'measure' => Measure::class, 'position' => Position::class, 'value' => 'float', 'details' => 'array',
+            'measured_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -32,6 +32,9 @@ final class NewFinding extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['level' => Level::class, 'message' => 'encrypted', 'cause' => 'array', 'looked_at' => 'encrypted', 'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime'];
+        return [
+            'level' => Level::class, 'message' => 'encrypted', 'cause' => 'array', 'looked_at' => 'encrypted',
+            'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -194,6 +194,9 @@ final class Patient extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['birth_date' => 'immutable_date', 'contact' => 'encrypted', 'checked_facts' => 'encrypted:array', 'created_at' => 'immutable_datetime'];
+        return [
+            'birth_date' => 'immutable_date', 'contact' => 'encrypted', 'checked_facts' => 'encrypted:array',
+            'created_at' => 'immutable_datetime',
+        ];
     }
 }

@@ -75,7 +75,16 @@ final class Pause extends Row
     /** @param  array<string, list<Likeness>>  $likenesses  by lineage */
     public function forAdherence(array $likenesses): CorePause
     {
-        $lineages = $this->lineage === null ? null : array_map(strval(...), array_keys(array_filter($likenesses, fn (array $likeness, string $lineage) => $this->concerns($lineage, $likeness), ARRAY_FILTER_USE_BOTH)));
+        $lineages = $this->lineage === null
+            ? null
+            : array_map(
+                strval(...),
+                array_keys(
+                    array_filter(
+                        $likenesses, fn (array $likeness, string $lineage) => $this->concerns($lineage, $likeness), ARRAY_FILTER_USE_BOTH,
+                    ),
+                ),
+            );
 
         return new CorePause($lineages, $this->from_at, $this->until_at);
     }

@@ -21,7 +21,11 @@ abstract class Row extends Model
     protected static function bootTraits(): void
     {
         $names = array_map(class_basename(...), array_values(class_uses_recursive(static::class)));
-        $existing = fn (string $prefix): array => array_values(array_filter(array_map(fn (string $name) => $prefix.$name, $names), fn (string $method) => method_exists(static::class, $method)));
+        $existing = fn (string $prefix): array => array_values(
+            array_filter(
+                array_map(fn (string $name) => $prefix.$name, $names), fn (string $method) => method_exists(static::class, $method),
+            ),
+        );
         foreach ($existing('boot') as $method) {
             static::$method();
         }

@@ -31,7 +31,12 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(OwnExercise::class, OwnWorkPolicy::class);
         Gate::policy(OwnRoutine::class, OwnWorkPolicy::class);
         Gate::policy(OwnTemplate::class, OwnWorkPolicy::class);
-        Gate::define('lead', fn (Practitioner $practitioner) => $practitioner->role === Role::Lead ? Response::allow() : Response::denyWithStatus(403, 'Only the clinic’s lead can do this.'));
+        Gate::define(
+            'lead',
+            fn (Practitioner $practitioner) => $practitioner->role === Role::Lead
+                ? Response::allow()
+                : Response::denyWithStatus(403, 'Only the clinic’s lead can do this.'),
+        );
         Vite::useBuildDirectory(config()->string('app.build_directory'));
     }
 }

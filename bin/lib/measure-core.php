@@ -26,7 +26,9 @@ use IvoryPace\Safety\RuleBook;
 require __DIR__.'/../../core/vendor/autoload.php';
 
 /** @param  array<string, mixed>  $fields */
-$item = fn (array $fields, string $lineage = 'x'): Item => DraftReader::read($fields, $lineage)->item ?? throw new RuntimeException('cannot be prescribed');
+$item = fn (
+    array $fields, string $lineage = 'x',
+): Item => DraftReader::read($fields, $lineage)->item ?? throw new RuntimeException('cannot be prescribed');
 
 /**
  * Median of many runs in ms, after some to warm up.
@@ -52,7 +54,9 @@ $median = function (callable $make, callable $do, int $runs): float {
 $long = ['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'breaths' => 120];
 $compile = $median(fn () => $item($long)->prescription, Compiler::compile(...), 200);
 
-$programme = fn (): array => array_map(fn (string $key) => $item(['technique' => $key], $key), array_slice(array_keys(Catalogue::all()), 0, 6));
+$programme = fn (): array => array_map(
+    fn (string $key) => $item(['technique' => $key], $key), array_slice(array_keys(Catalogue::all()), 0, 6),
+);
 $patient = new PatientFacts(Flag::asked(), age: 14, pregnancyWeeks: 30, restingRate: 18, nijmegen: 30, minutesADay: 3);
 $rules = $median(
     $programme,
@@ -66,9 +70,18 @@ $usual = $median(
 
 // Three practices a day for a year, one exercise, three versions.
 $clock = PatientClock::in('Europe/Lisbon');
-$plan = fn (): WeekPlan => new WeekPlan(array_map(fn (Anchor $anchor) => new AnchorSlot($anchor, ClockTime::parse($anchor->usualWindow()[0]), ClockTime::parse($anchor->usualWindow()[1]), Weekday::cases()), Anchor::spread(3)));
+$plan = fn (): WeekPlan => new WeekPlan(
+    array_map(
+        fn (Anchor $anchor) => new AnchorSlot(
+            $anchor, ClockTime::parse($anchor->usualWindow()[0]), ClockTime::parse($anchor->usualWindow()[1]), Weekday::cases(),
+        ),
+        Anchor::spread(3),
+    ),
+);
 $history = new History([
-    new Version(1, PatientDay::of('2025-11-25'), null, ['x' => $plan()]), new Version(2, PatientDay::of('2026-03-25'), null, ['x' => $plan()]), new Version(3, PatientDay::of('2026-07-25'), null, ['x' => $plan()]),
+    new Version(1, PatientDay::of('2025-11-25'), null, ['x' => $plan()]),
+    new Version(2, PatientDay::of('2026-03-25'), null, ['x' => $plan()]),
+    new Version(3, PatientDay::of('2026-07-25'), null, ['x' => $plan()]),
 ]);
 $now = new DateTimeImmutable('2026-11-25 12:00 UTC');
 $records = [];
@@ -77,8 +90,15 @@ foreach (PatientDay::of('2025-11-25')->through(PatientDay::of('2026-11-25')) as 
         $records[] = new PracticeRecord('x', new DateTimeImmutable(sprintf('%s %02d:10 UTC', $day->date, $hour)), 12, 12);
     }
 }
-$year = $median(fn () => new Adherence($history, $clock, $records, [], $now), fn (Adherence $adherence) => $adherence->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')), 30);
-$whole = $median(fn () => null, fn () => (new Adherence($history, $clock, $records, [], $now))->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')), 30);
+$year = $median(
+    fn () => new Adherence($history, $clock, $records, [], $now),
+    fn (Adherence $adherence) => $adherence->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')), 30,
+);
+$whole = $median(
+    fn () => null,
+    fn () => (new Adherence($history, $clock, $records, [], $now))->ofProgramme(PatientDay::of('2025-11-25'), PatientDay::of('2026-11-25')),
+    30,
+);
 
 printf("%-66s %8.2f ms   budget 20 ms\n", 'adherence of a patient-year, '.count($records).' practices, sorting them into days too', $whole);
 printf("%-66s %8.2f ms\n", 'the same once they are sorted', $year);

@@ -15,5 +15,7 @@ foreach (Catalogue::all() as $key => $technique) {
     $timelines[$key] = $item->timeline();
 }
 // Ten minutes of one breath, for what is drawn.
-$timelines['ten-minutes'] = DraftReader::read(['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'breaths' => 60], 'x')->item?->timeline();
+$timelines['ten-minutes'] = DraftReader::read(
+    ['technique' => 'extended-exhale', 'ratio' => '4:0:5:1', 'breaths' => 60], 'x',
+)->item?->timeline();
 echo json_encode($timelines, JSON_THROW_ON_ERROR);

@@ -41,11 +41,16 @@ final readonly class Fraction
     public function plus(self $other): self
     {
         if ($this->denominator === $other->denominator) {
-            return self::exactly($this->numerator + $other->numerator, $this->denominator) ?? self::nearly($this->toFloat() + $other->toFloat());
+            return self::exactly(
+                $this->numerator + $other->numerator, $this->denominator,
+            ) ?? self::nearly($this->toFloat() + $other->toFloat());
         }
         $each = intdiv($this->denominator, self::gcd($this->denominator, $other->denominator));
 
-        return self::exactly($this->numerator * intdiv($other->denominator, intdiv($this->denominator, $each)) + $other->numerator * $each, $each * $other->denominator)
+        return self::exactly(
+            $this->numerator * intdiv($other->denominator, intdiv($this->denominator, $each)) + $other->numerator * $each,
+            $each * $other->denominator,
+        )
             ?? self::nearly($this->toFloat() + $other->toFloat());
     }
 

@@ -15,6 +15,9 @@ final class ClinicFactory extends Factory
     /** @return array<string, mixed> */
     public function definition(): array
     {
-        return ['name' => 'Clinic '.fake()->unique()->numberBetween(1, 9999), 'time_zone' => 'Europe/Lisbon', 'emergency_wording' => 'Call 112 now.', 'crisis_number' => '116 123, the helpline'];
+        return [
+            'name' => 'Clinic '.fake()->unique()->numberBetween(1, 9999), 'time_zone' => 'Europe/Lisbon',
+            'emergency_wording' => 'Call 112 now.', 'crisis_number' => '116 123, the helpline',
+        ];
     }
 }

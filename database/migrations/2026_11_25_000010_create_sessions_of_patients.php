@@ -93,11 +93,15 @@ return new class extends Migration
 
         foreach (self::SIGNED as $table => $what) {
             foreach (['update' => 'changed', 'delete' => 'removed'] as $event => $done) {
-                DB::unprepared("create trigger {$table}_no_{$event} before {$event} on {$table} for each row signal sqlstate '45000' set message_text = '{$what} cannot be {$done}.'");
+                DB::unprepared(
+                    "create trigger {$table}_no_{$event} before {$event} on {$table} for each row signal sqlstate '45000' set message_text "
+                        ."= '{$what} cannot be {$done}.'",
+                );
             }
         }
         DB::unprepared("create trigger asked_forms_complete before update on asked_forms for each row begin
-            if old.completed_at is not null and not (new.answers <=> old.answers and new.score <=> old.score and new.completed_at <=> old.completed_at) then
+            if old.completed_at is not null
+                and not (new.answers <=> old.answers and new.score <=> old.score and new.completed_at <=> old.completed_at) then
                 signal sqlstate '45000' set message_text = 'A completed form cannot be changed.'; end if; end");
     }
 

@@ -38,7 +38,10 @@ return new class extends Migration
 
         foreach (['access_trail' => 'The access trail', 'handovers' => 'A hand-over'] as $table => $what) {
             foreach (['update' => 'changed', 'delete' => 'removed'] as $event => $done) {
-                DB::unprepared("create trigger {$table}_no_{$event} before {$event} on {$table} for each row signal sqlstate '45000' set message_text = '{$what} cannot be {$done}.'");
+                DB::unprepared(
+                    "create trigger {$table}_no_{$event} before {$event} on {$table} for each row signal sqlstate '45000' set message_text "
+                        ."= '{$what} cannot be {$done}.'",
+                );
             }
         }
     }

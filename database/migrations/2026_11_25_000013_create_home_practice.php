@@ -68,6 +68,8 @@ return new class extends Migration
         foreach (['kept_asides', 'home_checks', 'put_offs'] as $table) {
             Schema::dropIfExists($table);
         }
-        Schema::table('practices', fn (Blueprint $table) => $table->dropColumn(['is_short', 'joined_ms', 'recovered_after_s', 'interruptions']));
+        Schema::table(
+            'practices', fn (Blueprint $table) => $table->dropColumn(['is_short', 'joined_ms', 'recovered_after_s', 'interruptions']),
+        );
     }
 };

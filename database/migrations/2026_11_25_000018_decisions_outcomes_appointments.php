@@ -19,7 +19,10 @@ return new class extends Migration
             $table->text('reason')->nullable()->after('agrees');
             $table->index(['patient_id', 'decided_at']);
         });
-        DB::statement('update decisions d join care_sessions s on s.id = d.care_session_id set d.patient_id = s.patient_id, d.practitioner_id = s.practitioner_id');
+        DB::statement(
+            'update decisions d join care_sessions s on s.id = d.care_session_id set d.patient_id = s.patient_id, d.practitioner_id = '
+                .'s.practitioner_id',
+        );
 
         // How a programme ended.
         Schema::table('programmes', function (Blueprint $table) {

@@ -16,7 +16,8 @@ return new class extends Migration
 {
     /** Tables with the patient in a column of their own. */
     private const OF_A_PATIENT = [
-        'screenings', 'raised_red_flags', 'programmes', 'practices', 'pauses', 'put_offs', 'diary_entries', 'chosen_symptoms', 'asked_forms', 'new_findings',
+        'screenings', 'raised_red_flags', 'programmes', 'practices', 'pauses', 'put_offs', 'diary_entries', 'chosen_symptoms',
+        'asked_forms', 'new_findings',
         'kept_asides', 'access_links', 'decisions',
     ];
 
@@ -25,7 +26,8 @@ return new class extends Migration
         'red_flag_actions' => 'select patient_id from raised_red_flags where id = %s.raised_red_flag_id',
         'screening_answers' => 'select patient_id from screenings where id = %s.screening_id',
         'programme_versions' => 'select patient_id from programmes where id = %s.programme_id',
-        'programme_items' => 'select p.patient_id from programme_versions v join programmes p on p.id = v.programme_id where v.id = %s.programme_version_id',
+        'programme_items' => 'select p.patient_id from programme_versions v join programmes p on p.id = v.programme_id '
+            .'where v.id = %s.programme_version_id',
     ];
 
     public function up(): void
@@ -48,9 +50,18 @@ return new class extends Migration
         foreach (self::BY_WAY as $table => $way) {
             $this->follow($table, "($way)");
         }
-        DB::unprepared('create trigger patients_caseload_insert after insert on patients for each row insert into caseload_lines (patient_id) values (new.id)');
-        DB::unprepared('create trigger patients_caseload_update after update on patients for each row update caseload_lines set changes = changes + 1 where patient_id = new.id');
-        DB::unprepared('create trigger clinics_caseload_update after update on clinics for each row update caseload_lines set changes = changes + 1 where patient_id in (select id from patients where clinic_id = new.id)');
+        DB::unprepared(
+            'create trigger patients_caseload_insert after insert on patients for each row insert into caseload_lines (patient_id) values '
+                .'(new.id)',
+        );
+        DB::unprepared(
+            'create trigger patients_caseload_update after update on patients for each row update caseload_lines set changes = changes + 1 '
+                .'where patient_id = new.id',
+        );
+        DB::unprepared(
+            'create trigger clinics_caseload_update after update on clinics for each row update caseload_lines set changes = changes + 1 '
+                .'where patient_id in (select id from patients where clinic_id = new.id)',
+        );
         DB::statement('insert into caseload_lines (patient_id) select id from patients');
     }
 

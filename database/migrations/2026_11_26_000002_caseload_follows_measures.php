@@ -19,7 +19,10 @@ return new class extends Migration
         });
         foreach (self::TABLES as $table) {
             foreach (['insert' => 'new', 'update' => 'new', 'delete' => 'old'] as $event => $row) {
-                DB::unprepared("create trigger {$table}_caseload_{$event} after {$event} on {$table} for each row update caseload_lines set changes = changes + 1 where patient_id = {$row}.patient_id");
+                DB::unprepared(
+                    "create trigger {$table}_caseload_{$event} after {$event} on {$table} for each row update caseload_lines set changes = "
+                        ."changes + 1 where patient_id = {$row}.patient_id",
+                );
             }
         }
     }

@@ -19,8 +19,14 @@ return new class extends Migration
             $table->dateTime('looked_at');
             $table->dateTime('received_at');
         });
-        DB::unprepared("create trigger second_looks_no_update before update on second_looks for each row signal sqlstate '45000' set message_text = 'A second look cannot be changed.'");
-        DB::unprepared("create trigger second_looks_no_delete before delete on second_looks for each row signal sqlstate '45000' set message_text = 'A second look cannot be deleted.'");
+        DB::unprepared(
+            "create trigger second_looks_no_update before update on second_looks for each row signal sqlstate '45000' set message_text = "
+                ."'A second look cannot be changed.'",
+        );
+        DB::unprepared(
+            "create trigger second_looks_no_delete before delete on second_looks for each row signal sqlstate '45000' set message_text = "
+                ."'A second look cannot be deleted.'",
+        );
     }
 
     public function down(): void

@@ -26,8 +26,14 @@ final class ActOnRedFlag
      *
      * @throws ValidationException
      */
-    public function __invoke(Patient $patient, RaisedRedFlag $flag, Practitioner $by, string $action, string $outcome, ?array $lineages = null): void
-    {
+    public function __invoke(
+        Patient $patient,
+        RaisedRedFlag $flag,
+        Practitioner $by,
+        string $action,
+        string $outcome,
+        ?array $lineages = null,
+    ): void {
         DB::transaction(function () use ($patient, $flag, $by, $action, $outcome, $lineages) {
             $patient = Patient::query()->lockForUpdate()->with('activeProgramme.versions.items')->findOrFail($patient->id);
             $rows = array_values($patient->activeProgramme?->latestVersion()?->items->all() ?? []);
@@ -55,7 +61,8 @@ final class ActOnRedFlag
     {
         return $patient->pauses()->create([
             'lineage' => $row->lineage, 'rule' => PauseRules::RED_FLAG, 'raised_red_flag_id' => $flag->id, 'from_at' => now(),
-            'cause' => "{$row->item()->name()}, after {$flag->flag->label()}", 'likeness' => array_map(fn (Likeness $likeness) => $likeness->write(), $row->likeness()),
+            'cause' => "{$row->item()->name()}, after {$flag->flag->label()}",
+            'likeness' => array_map(fn (Likeness $likeness) => $likeness->write(), $row->likeness()),
         ]);
     }
 }

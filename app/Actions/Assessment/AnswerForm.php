@@ -42,7 +42,9 @@ final class AnswerForm
             }
             $form->fill(['answers' => $read, 'answered' => count($read)]);
             if ($isDone) {
-                $score = AskedForms::questionnaire($form->form)?->score(array_map(fn (int|string $key) => $read[$key] ?? null, array_keys(AskedForms::keys($form->form))));
+                $score = AskedForms::questionnaire($form->form)?->score(
+                    array_map(fn (int|string $key) => $read[$key] ?? null, array_keys(AskedForms::keys($form->form))),
+                );
                 $form->fill(['completed_at' => now(), 'score' => $score?->value, 'missing' => $score->missing ?? 0]);
             }
             $form->save();

@@ -29,7 +29,9 @@ final class AskForm
         }
 
         if ($form === AskedForm::SCREENING && trim($patient->clinic->crisis_number ?? '') === '') {
-            throw ValidationException::withMessages(['form' => 'The clinic has no crisis number yet. Its lead enters it under Clinic first.']);
+            throw ValidationException::withMessages(
+                ['form' => 'The clinic has no crisis number yet. Its lead enters it under Clinic first.'],
+            );
         }
 
         return DB::transaction(function () use ($patient, $by, $form, $on) {
@@ -42,7 +44,9 @@ final class AskForm
                 return $open;
             }
 
-            return $patient->askedForms()->create(['form' => $form, 'answered_on' => $on, 'practitioner_id' => $by->id, 'asked_at' => now()]);
+            return $patient->askedForms()->create(
+                ['form' => $form, 'answered_on' => $on, 'practitioner_id' => $by->id, 'asked_at' => now()],
+            );
         });
     }
 }

@@ -32,17 +32,30 @@ final class CompleteScreening
      *
      * @throws ValidationException when a question has no answer
      */
-    public function __invoke(Patient $patient, Practitioner $by, array $answers, array $endDates = [], ?int $pregnancyWeeks = null, ?string $remark = null, ?AskedForm $confirms = null, array $happened = [], bool $withGas = false): Screening
-    {
+    public function __invoke(
+        Patient $patient,
+        Practitioner $by,
+        array $answers,
+        array $endDates = [],
+        ?int $pregnancyWeeks = null,
+        ?string $remark = null,
+        ?AskedForm $confirms = null,
+        array $happened = [],
+        bool $withGas = false,
+    ): Screening {
         ScreeningReady::orRefuse($patient);
         $missing = Questions::unanswered($answers);
         if ($missing !== []) {
             throw ValidationException::withMessages([
-                'answers' => count($missing) === 1 ? 'One question is not answered yet.' : count($missing).' questions are not answered yet.',
+                'answers' => count($missing) === 1
+                    ? 'One question is not answered yet.'
+                    : count($missing).' questions are not answered yet.',
             ]);
         }
 
-        return DB::transaction(function () use ($patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms, $happened, $withGas) {
+        return DB::transaction(function () use (
+            $patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms, $happened, $withGas
+        ) {
             $screening = $patient->screenings()->create([
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
             ]);

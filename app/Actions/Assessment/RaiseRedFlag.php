@@ -21,8 +21,13 @@ final class RaiseRedFlag
      * @param  string|null  $detail  the measured value
      * @param  CarbonImmutable|null  $at  when it was answered or measured; now unless said
      */
-    public function __invoke(Patient $patient, RedFlag $flag, string $source, ?string $detail = null, ?CarbonImmutable $at = null): RaisedRedFlag
-    {
+    public function __invoke(
+        Patient $patient,
+        RedFlag $flag,
+        string $source,
+        ?string $detail = null,
+        ?CarbonImmutable $at = null,
+    ): RaisedRedFlag {
         $open = $patient->openRedFlags()->where('flag', $flag)->first();
         if ($open !== null) {
             return $open;
@@ -30,7 +35,12 @@ final class RaiseRedFlag
         $at ??= CarbonImmutable::now();
         $raised = $patient->redFlags()->create(['flag' => $flag, 'source' => $source, 'detail' => $detail, 'raised_at' => $at]);
         if ($flag->pauses()) {
-            $patient->pauses()->create(['lineage' => null, 'rule' => PauseRules::RED_FLAG, 'raised_red_flag_id' => $raised->id, 'cause' => $flag->label(), 'from_at' => $at]);
+            $patient->pauses()->create(
+                [
+                    'lineage' => null, 'rule' => PauseRules::RED_FLAG, 'raised_red_flag_id' => $raised->id, 'cause' => $flag->label(),
+                    'from_at' => $at,
+                ],
+            );
         }
 
         return $raised;

@@ -52,7 +52,9 @@ final class StoreMeasurement
         $measure = $fields->attempt('measure', fn () => $fields->choice(Measure::class, 'measure'));
         $position = $fields->attempt('position', fn () => $fields->choice(Position::class, 'position'));
         $taken = $measure === null ? null : $fields->attempt('value', fn () => Taken::read($measure, $fields));
-        $explanation = $fields->attempt('explanation', fn () => $fields->shortText('explanation', self::MOST_EXPLANATION, 'The explanation'));
+        $explanation = $fields->attempt(
+            'explanation', fn () => $fields->shortText('explanation', self::MOST_EXPLANATION, 'The explanation'),
+        );
         if ($measure === null || $position === null || $taken === null || $explanation === null) {
             throw ValidationException::withMessages($fields->errors());
         }
@@ -72,7 +74,8 @@ final class StoreMeasurement
         $together = $measure->isAtRest() ? [...TakenTogether::by($patient, CarbonImmutable::now()), $measure->value => $value] : [];
 
         return UrgentValues::of(
-            $together, PatientFactsOf::patient($patient, CarbonImmutable::now()), $patient->own_low_saturation === null ? null : (float) $patient->own_low_saturation, TakenTogether::bestFlow($patient),
+            $together, PatientFactsOf::patient($patient, CarbonImmutable::now()),
+            $patient->own_low_saturation === null ? null : (float) $patient->own_low_saturation, TakenTogether::bestFlow($patient),
         );
     }
 
@@ -82,14 +85,16 @@ final class StoreMeasurement
         $shown = "{$measure->label()} of ".Numbers::print($value, 1)." {$measure->unit()}";
         $ask = match (true) {
             $urgent->redFlags !== [] => self::redFlagQuestion($shown, $urgent),
-            $urgent->advice !== [] => "$shown: {$urgent->advice[0][0]->label()}. Kept, nothing is issued until you record what was arranged. Sure?",
+            $urgent->advice !== [] => "$shown: {$urgent->advice[0][0]->label()}. Kept, nothing is issued until you record "
+                .'what was arranged. Sure?',
             $measure->isUnusual($value) => "$shown is unusual. Sure?",
             default => null,
         };
         if ($ask !== null && ! $isSure) {
             throw ValidationException::withMessages(['sure' => $ask]);
         }
-        $isChild = in_array(UrgentValues::PAEDIATRIC, $urgent->notes, true) && $measure->isAtRest() && $measure !== Measure::PeakFlow && $measure !== Measure::Saturation;
+        $isChild = in_array(UrgentValues::PAEDIATRIC, $urgent->notes, true) && $measure->isAtRest() && $measure !== Measure::PeakFlow
+            && $measure !== Measure::Saturation;
         $wants = match (true) {
             $isChild => UrgentValues::PAEDIATRIC.' Say why it may go on.',
             EarlyWarning::wantsExplanation($measure, $value) && $urgent->redFlags === [] => "$shown is fast at rest. What explains it?",
@@ -102,16 +107,28 @@ final class StoreMeasurement
 
     private static function redFlagQuestion(string $shown, UrgentValues $urgent): string
     {
-        $with = $urgent->sum === null || count($urgent->redFlags) !== 1 || ! str_contains($urgent->redFlags[0][1], 'points together') ? '' : " ({$urgent->redFlags[0][1]})";
+        $with = $urgent->sum === null || count($urgent->redFlags) !== 1 || ! str_contains($urgent->redFlags[0][1], 'points together')
+            ? ''
+            : " ({$urgent->redFlags[0][1]})";
 
-        return "$shown is urgent$with: kept, it opens a red flag. Everything but recovery is paused, and nothing is issued, until you record what was done and that it may go on. Sure?";
+        return "$shown is urgent$with: kept, it opens a red flag. Everything but recovery is paused, and nothing is issued, until you "
+            .'record what was done and that it may go on. Sure?';
     }
 
-    private function store(Patient $patient, Practitioner $by, Measure $measure, Taken $taken, Position $position, ?ChosenSymptom $symptom, UrgentValues $urgent, string $explanation): Measurement
-    {
+    private function store(
+        Patient $patient,
+        Practitioner $by,
+        Measure $measure,
+        Taken $taken,
+        Position $position,
+        ?ChosenSymptom $symptom,
+        UrgentValues $urgent,
+        string $explanation,
+    ): Measurement {
         $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
         $value = round($taken->value, 3);
-        $same = Measurement::query()->where('patient_id', $patient->id)->where('measure', $measure)->where('chosen_symptom_id', $symptom?->id)->where('practitioner_id', $by->id)
+        $same = Measurement::query()->where('patient_id', $patient->id)->where('measure', $measure)
+            ->where('chosen_symptom_id', $symptom?->id)->where('practitioner_id', $by->id)
             ->where('position', $position)->where('measured_at', '>', now()->subSeconds(self::TWICE_SECONDS))->latest('id')->first();
         if ($same !== null && abs($same->value - $value) < 0.0005) {
             return $same;
@@ -119,10 +136,15 @@ final class StoreMeasurement
         foreach ([...$urgent->redFlags, ...$urgent->advice] as [$flag, $said]) {
             ($this->raise)($patient, $flag, 'measured', ucfirst($said));
         }
-        $words = [...array_filter([$taken->details['words'] ?? null, $explanation === '' ? null : $explanation]), ...($measure === Measure::PeakFlow ? $urgent->notes : [])];
+        $words = [
+            ...array_filter([$taken->details['words'] ?? null, $explanation === '' ? null : $explanation]),
+            ...($measure === Measure::PeakFlow ? $urgent->notes : []),
+        ];
         $measurement = Measurement::query()->create([
-            'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'measure' => $measure, 'chosen_symptom_id' => $symptom?->id, 'value' => $value,
-            'details' => $words === [] ? $taken->details : [...($taken->details ?? []), 'words' => implode('; ', $words)], 'position' => $position, 'method' => $taken->method, 'measured_at' => now(),
+            'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'measure' => $measure, 'chosen_symptom_id' => $symptom?->id,
+            'value' => $value,
+            'details' => $words === [] ? $taken->details : [...($taken->details ?? []), 'words' => implode('; ', $words)],
+            'position' => $position, 'method' => $taken->method, 'measured_at' => now(),
         ]);
         if (in_array($measure, Measure::ofRules(), true)) {
             ($this->recheck)($patient);

@@ -35,7 +35,9 @@ final class HandOver
             if ($problem !== null) {
                 throw ValidationException::withMessages(['to' => $problem]);
             }
-            $patient->handovers()->create(['kind' => $kind, 'to_id' => $colleague->id, 'by_id' => $by->id, 'reason' => $reason, 'at' => now()]);
+            $patient->handovers()->create(
+                ['kind' => $kind, 'to_id' => $colleague->id, 'by_id' => $by->id, 'reason' => $reason, 'at' => now()],
+            );
             if ($kind === 'move') {
                 $patient->update(['practitioner_id' => $colleague->id]);
             }

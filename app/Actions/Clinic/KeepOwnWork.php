@@ -28,7 +28,9 @@ final class KeepOwnWork
             $others = $own->newQuery()->where('clinic_id', $by->clinic_id)->when($own->exists, fn ($query) => $query->whereKeyNot($own->id))
                 ->lockForUpdate()->limit(OwnWork::MOST)->get(['id', 'name']);
             if (! $own->exists && $others->count() >= OwnWork::MOST) {
-                throw ValidationException::withMessages([$nameField => 'A clinic keeps '.OwnWork::MOST.' of its own at most. Delete one that is no longer used.']);
+                throw ValidationException::withMessages(
+                    [$nameField => 'A clinic keeps '.OwnWork::MOST.' of its own at most. Delete one that is no longer used.'],
+                );
             }
             if ($others->contains(fn (OwnWork $other) => mb_strtolower($other->name) === mb_strtolower($name))) {
                 throw ValidationException::withMessages([$nameField => "There is one of this name already: “{$name}”."]);

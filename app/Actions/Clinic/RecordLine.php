@@ -26,7 +26,8 @@ final class RecordLine
         $sound = $clip->toWav();
 
         return VoiceClip::query()->updateOrCreate(['practitioner_id' => $by->id, 'line' => $line], [
-            'ms' => (int) round($clip->seconds() * 1000), 'loudness' => round($clip->loudness(), 1), 'hash' => hash('sha256', $sound), 'wav' => base64_encode($sound), 'recorded_at' => now(),
+            'ms' => (int) round($clip->seconds() * 1000), 'loudness' => round($clip->loudness(), 1), 'hash' => hash('sha256', $sound),
+            'wav' => base64_encode($sound), 'recorded_at' => now(),
         ]);
     }
 }

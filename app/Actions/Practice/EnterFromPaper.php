@@ -76,9 +76,19 @@ final class EnterFromPaper
         if ($version === null || $row === null || $slots === []) {
             $this->refuse("Nothing of this exercise was planned for $when.");
         }
-        $free = array_values(array_filter(SlotCredit::free($slots, $this->known($patient, $day, $tick['lineage'])), fn (DueSlot $slot) => $slot->opensAt <= $now));
+        $free = array_values(
+            array_filter(
+                SlotCredit::free($slots, $this->known($patient, $day, $tick['lineage'])), fn (DueSlot $slot) => $slot->opensAt <= $now,
+            ),
+        );
         if ($tick['done'] > count($free)) {
-            $this->refuse("{$row->item()->name()}, $when: ".(count($free) === 0 ? 'every practice of that day is entered already.' : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'));
+            $this->refuse(
+                "{$row->item()->name()}, $when: ".(
+                    count($free) === 0
+                        ? 'every practice of that day is entered already.'
+                        : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'
+                ),
+            );
         }
         $entered = array_slice($free, 0, $tick['done']);
         foreach ($entered as $index => $slot) {
@@ -95,19 +105,29 @@ final class EnterFromPaper
         $clock = $patient->clock();
 
         return array_values(DB::table('practices')->where('patient_id', $patient->id)->where('lineage', $lineage)
-            ->where('started_at', '>=', $clock->startsAt($day))->where('started_at', '<', $clock->endsAt($day))->orderBy('started_at')->limit(self::MOST_A_DAY)->get(PracticeOnFile::COLUMNS)
+            ->where('started_at', '>=', $clock->startsAt($day))->where('started_at', '<', $clock->endsAt($day))->orderBy('started_at')
+            ->limit(self::MOST_A_DAY)->get(PracticeOnFile::COLUMNS)
             ->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all());
     }
 
-    private function enter(Patient $patient, int $version, ProgrammeItem $row, DueSlot $slot, CarbonImmutable $now, ?StopSymptom $stop): void
-    {
+    private function enter(
+        Patient $patient,
+        int $version,
+        ProgrammeItem $row,
+        DueSlot $slot,
+        CarbonImmutable $now,
+        ?StopSymptom $stop,
+    ): void {
         $item = $row->item();
         $seconds = (int) round($item->seconds());
         $start = CarbonImmutable::instance($slot->opensAt)->utc();
         $practice = Practice::query()->create([
-            'uuid' => (string) Str::uuid(), 'patient_id' => $patient->id, 'programme_version_id' => $version, 'lineage' => $row->lineage, 'anchor' => $slot->anchor,
-            'started_at' => $start, 'ended_at' => $start->addSeconds($seconds)->min($now->max($start)), 'received_at' => $now, 'source' => Practice::PAPER,
-            'breaths_done' => $stop === null ? $item->countedBreaths() : 0, 'breaths_prescribed' => $item->countedBreaths(), 'seconds_done' => $stop === null ? $seconds : 0, 'seconds_prescribed' => $seconds,
+            'uuid' => (string) Str::uuid(), 'patient_id' => $patient->id, 'programme_version_id' => $version, 'lineage' => $row->lineage,
+            'anchor' => $slot->anchor,
+            'started_at' => $start, 'ended_at' => $start->addSeconds($seconds)->min($now->max($start)), 'received_at' => $now,
+            'source' => Practice::PAPER,
+            'breaths_done' => $stop === null ? $item->countedBreaths() : 0, 'breaths_prescribed' => $item->countedBreaths(),
+            'seconds_done' => $stop === null ? $seconds : 0, 'seconds_prescribed' => $seconds,
             'stop_class' => $stop?->stopClass(), 'stop_symptom' => $stop,
         ]);
         ($this->pause)($patient, $practice, $row);

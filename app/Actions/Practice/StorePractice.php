@@ -53,15 +53,22 @@ final class StorePractice
 
             $prescribed = $item->item();
             $short = ($log['short'] ?? false) ? $this->short($prescribed) : null;
-            $timeline = $this->asFarAsWasEnough($short === null ? $prescribed->timeline() : Compiler::compile($short), $log['enough_step'] ?? null);
+            $timeline = $this->asFarAsWasEnough(
+                $short === null ? $prescribed->timeline() : Compiler::compile($short), $log['enough_step'] ?? null,
+            );
             // A routine is measured by time: not all of its steps have counted breaths.
             $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
-            $this->refuse((int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done', "More breaths were logged than the {$timeline->breaths()} prescribed.");
+            $this->refuse(
+                (int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done',
+                "More breaths were logged than the {$timeline->breaths()} prescribed.",
+            );
 
             $tempo = isset($log['tempo']) ? (float) $log['tempo'] : null;
             $limits = $prescribed->prescription->guidance->tempo;
-            $this->refuse($tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', 'The pace is outside what was prescribed.');
+            $this->refuse(
+                $tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', 'The pace is outside what was prescribed.',
+            );
 
             $practice = Practice::query()->create([
                 'uuid' => $log['uuid'],
@@ -139,7 +146,10 @@ final class StorePractice
     {
         $this->refuse($ended < $started, 'ended_at', 'The practice ends before it starts.');
         $this->refuse($ended > $now->addMinutes(5), 'ended_at', 'The practice ends in the future.');
-        $this->refuse($started < $now->subDays(Windows::WAITS_AT_MOST_DAYS), 'started_at', 'The practice is more than '.Windows::WAITS_AT_MOST_DAYS.' days old.');
+        $this->refuse(
+            $started < $now->subDays(Windows::WAITS_AT_MOST_DAYS), 'started_at',
+            'The practice is more than '.Windows::WAITS_AT_MOST_DAYS.' days old.',
+        );
         $length = $started->diffInSeconds($ended);
         $this->refuse($length > self::LONGEST_S, 'ended_at', 'The practice is longer than four hours.');
         $this->refuse($secondsDone > $length + 5, 'seconds_done', 'More seconds were practised than passed.');

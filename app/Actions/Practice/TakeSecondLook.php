@@ -31,11 +31,18 @@ final class TakeSecondLook
             if ($practice->stop_class?->isSymptom() !== true) {
                 return false;
             }
-            $look = SecondLook::query()->firstOrCreate(['practice_id' => $practice->id], ['settled' => $settled, 'looked_at' => $at, 'received_at' => now()]);
+            $look = SecondLook::query()->firstOrCreate(
+                ['practice_id' => $practice->id], ['settled' => $settled, 'looked_at' => $at, 'received_at' => now()],
+            );
             if ($settled || $patient->pauses()->where('rule', PauseRules::GET_HELP)->where('practice_id', $practice->id)->exists()) {
                 return $look->wasRecentlyCreated;
             }
-            $patient->pauses()->create(['lineage' => null, 'rule' => PauseRules::GET_HELP, 'practice_id' => $practice->id, 'from_at' => $practice->ended_at->min($at), 'cause' => 'had not settled at the second look']);
+            $patient->pauses()->create(
+                [
+                    'lineage' => null, 'rule' => PauseRules::GET_HELP, 'practice_id' => $practice->id,
+                    'from_at' => $practice->ended_at->min($at), 'cause' => 'had not settled at the second look',
+                ],
+            );
 
             return true;
         });

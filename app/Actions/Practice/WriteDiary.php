@@ -23,13 +23,21 @@ final class WriteDiary
      *
      * @throws ValidationException
      */
-    public function __invoke(Device $device, string $day, array $ratings, ?int $sleep, ?string $text, CarbonImmutable $writtenAt): DiaryEntry
-    {
+    public function __invoke(
+        Device $device,
+        string $day,
+        array $ratings,
+        ?int $sleep,
+        ?string $text,
+        CarbonImmutable $writtenAt,
+    ): DiaryEntry {
         $patient = $device->patient;
         $today = $patient->dayOf(now());
         try {
             // Neither is a day written ahead by a clock that is wrong, nor one of long ago by a word sent late.
-            if ($patient->dayOf($writtenAt)->isAfter($today) || $patient->dayOf($writtenAt)->daysUntil($today) > Windows::WAITS_AT_MOST_DAYS) {
+            if (
+                $patient->dayOf($writtenAt)->isAfter($today) || $patient->dayOf($writtenAt)->daysUntil($today) > Windows::WAITS_AT_MOST_DAYS
+            ) {
                 throw InvalidValue::because('That is not a time at which this can have been written.');
             }
             $written = DiaryDay::written(PatientDay::of($day), $patient->dayOf($writtenAt));
@@ -37,7 +45,10 @@ final class WriteDiary
             throw ValidationException::withMessages(['day' => __('patient.diary.not-now', ['days' => DiaryDay::LATE_DAYS])]);
         }
         $chosen = $patient->symptoms()->limit(ChosenSymptom::MOST)->pluck('id')->all();
-        $kept = array_filter($ratings, fn (?int $rating, int|string $symptom) => $rating !== null && in_array((int) $symptom, $chosen, true), ARRAY_FILTER_USE_BOTH);
+        $kept = array_filter(
+            $ratings, fn (?int $rating, int|string $symptom) => $rating !== null && in_array((int) $symptom, $chosen, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
         if ($kept === [] && $sleep === null && $text === null) {
             throw ValidationException::withMessages(['text' => __('patient.diary.empty')]);
         }
@@ -48,7 +59,8 @@ final class WriteDiary
         }
 
         return DiaryEntry::query()->updateOrCreate(['patient_id' => $patient->id, 'day' => $written->day->date], [
-            'device_id' => $device->id, 'content' => ['ratings' => $kept, 'sleep' => $sleep, 'text' => $text], 'is_late' => $written->isLate, 'written_at' => $writtenAt,
+            'device_id' => $device->id, 'content' => ['ratings' => $kept, 'sleep' => $sleep, 'text' => $text],
+            'is_late' => $written->isLate, 'written_at' => $writtenAt,
         ]);
     }
 }

@@ -47,7 +47,9 @@ final class AnswerProposal
             } catch (ValidationException $problem) {
                 $this->refuse(implode(' ', array_merge(...array_values($problem->errors()))).' Nothing was changed; take it to the Bench.');
             }
-            $this->note($patient, $by, $row, $proposal, $proposal->kind === ProposalKind::StepUp ? Decision::StepUp : Decision::StepBack, null);
+            $this->note(
+                $patient, $by, $row, $proposal, $proposal->kind === ProposalKind::StepUp ? Decision::StepUp : Decision::StepBack, null,
+            );
 
             return $version;
         });
@@ -62,10 +64,15 @@ final class AnswerProposal
         });
     }
 
-    /** @return array{Patient, ProgrammeVersion, ProgrammeItem, Proposal, OnFile} as they are now, under a lock: what was shown may have been overtaken */
+    /**
+     * @return array{Patient, ProgrammeVersion, ProgrammeItem, Proposal, OnFile} as they are now, under a lock: what was shown may have been
+     * overtaken
+     */
     private function present(Patient $patient, string $lineage, ProposalKind $shown, int $basedOn): array
     {
-        $patient = Patient::query()->lockForUpdate()->with(['activeProgramme.versions.items', 'activeProgramme.versions.practitioner', 'activeProgramme.versions.findingReasons'])->findOrFail($patient->id);
+        $patient = Patient::query()->lockForUpdate()
+            ->with(['activeProgramme.versions.items', 'activeProgramme.versions.practitioner', 'activeProgramme.versions.findingReasons'])
+            ->findOrFail($patient->id);
         $file = OnFile::patient($patient, CarbonImmutable::now());
         $latest = $patient->activeProgramme?->latestVersion();
         $row = $latest?->items->firstWhere('lineage', $lineage);
@@ -78,7 +85,10 @@ final class AnswerProposal
         }
         $proposal = ProposalOf::on($file, $evidence)->item($row);
         if ($proposal?->kind !== $shown) {
-            $this->refuse('What is known has changed since this was shown'.($proposal === null ? '.' : ': now it is “'.$proposal->kind->label().'”.').' Look again.');
+            $this->refuse(
+                'What is known has changed since this was shown'.($proposal === null ? '.' : ': now it is “'.$proposal->kind->label().'”.')
+                    .' Look again.',
+            );
         }
 
         return [$patient, $latest, $row, $proposal, $file];
@@ -88,14 +98,24 @@ final class AnswerProposal
     {
         $ends = $latest->ends_on?->format('Y-m-d');
         $review = ProgrammeDates::reviewAfterAStep(
-            $patient->dayOf(CarbonImmutable::now()), PatientDay::of($latest->review_on->format('Y-m-d')), $ends === null ? null : PatientDay::of($ends),
+            $patient->dayOf(CarbonImmutable::now()), PatientDay::of($latest->review_on->format('Y-m-d')),
+            $ends === null ? null : PatientDay::of($ends),
         );
-        $items = array_values($latest->items->map(fn (ProgrammeItem $row) => ['id' => $row->lineage] + ($row->lineage === $changed->lineage ? ItemFields::write($changed) : $row->fields))->all());
+        $items = array_values(
+            $latest->items->map(
+                fn (ProgrammeItem $row) => ['id' => $row->lineage] + (
+                    $row->lineage === $changed->lineage ? ItemFields::write($changed) : $row->fields
+                ),
+            )
+                ->all(),
+        );
 
         return new VersionOrder(
             items: $items, weeks: 4, reviewOn: $review->date, startsOn: null, ratedSymptom: $latest->rated_symptom,
-            reason: "{$proposal->kind->label()} accepted. {$proposal->because}", basedOn: $latest->number, findingReasons: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->reason), endsOn: $ends,
-            school: $latest->school->value, goal: $latest->goal ?? [], findingCauses: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->cause ?? []),
+            reason: "{$proposal->kind->label()} accepted. {$proposal->because}", basedOn: $latest->number,
+            findingReasons: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->reason), endsOn: $ends,
+            school: $latest->school->value, goal: $latest->goal ?? [],
+            findingCauses: $this->reasonsThatStay($latest, $changed, fn (FindingReason $given) => $given->cause ?? []),
             patientNote: (string) __('patient.change.step', ['exercise' => $changed->name(), 'now' => $changed->summary()]),
         );
     }
@@ -121,11 +141,18 @@ final class AnswerProposal
         return $reasons;
     }
 
-    private function note(Patient $patient, Practitioner $by, ProgrammeItem $row, Proposal $proposal, Decision $decision, ?string $reason): void
-    {
+    private function note(
+        Patient $patient,
+        Practitioner $by,
+        ProgrammeItem $row,
+        Proposal $proposal,
+        Decision $decision,
+        ?string $reason,
+    ): void {
         MadeDecision::query()->create([
             'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage,
-            'proposed' => $proposal->kind, 'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $reason, 'decided_at' => CarbonImmutable::now(),
+            'proposed' => $proposal->kind, 'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $reason,
+            'decided_at' => CarbonImmutable::now(),
         ]);
     }
 

@@ -27,7 +27,8 @@ final class CloseProgramme
             $today = $patient->dayOf(CarbonImmutable::now());
             $first = $programme->history()->firstDay();
             $programme->update([
-                'closed_on' => ($first->isAfter($today) ? $first : $today)->date, 'outcome' => $outcome, 'outcome_note' => $note, 'closed_by' => $by->id,
+                'closed_on' => ($first->isAfter($today) ? $first : $today)->date, 'outcome' => $outcome, 'outcome_note' => $note,
+                'closed_by' => $by->id,
             ]);
 
             return $programme;

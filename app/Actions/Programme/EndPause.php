@@ -19,8 +19,13 @@ final class EndPause
 
     public function __invoke(Patient $patient, Pause $pause, Practitioner $by, string $lookedAt): void
     {
-        if ($pause->rule === PauseRules::RED_FLAG && $pause->lineage === null && $patient->openRedFlags()->whereKey($pause->raised_red_flag_id)->exists()) {
-            throw ValidationException::withMessages(['line' => 'A red flag is open. Record under Screening what was done about it, and that practice may go on.']);
+        if (
+            $pause->rule === PauseRules::RED_FLAG && $pause->lineage === null
+            && $patient->openRedFlags()->whereKey($pause->raised_red_flag_id)->exists()
+        ) {
+            throw ValidationException::withMessages(
+                ['line' => 'A red flag is open. Record under Screening what was done about it, and that practice may go on.'],
+            );
         }
         if ($pause->rule === PauseRules::NEW_FINDING) {
             ($this->settle)($patient, $by, $lookedAt, $pause->lineage);

@@ -37,14 +37,22 @@ final readonly class IssueFromBench
             $version = ($this->issue)($patient, $by, $order);
             foreach ($proposed as [$row, $proposal]) {
                 // What was decided in the session a moment ago is the same decision.
-                if (MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()) {
+                if (
+                    MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)
+                        ->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()
+                ) {
                     continue;
                 }
-                $decision = WhatWasDone::to($row->item(), $version->items()->firstWhere('lineage', $row->lineage)?->item(), StepOf::earlier($row, $patient), PatientFactsOf::patient($patient, CarbonImmutable::now()));
+                $decision = WhatWasDone::to(
+                    $row->item(), $version->items()->firstWhere('lineage', $row->lineage)?->item(), StepOf::earlier($row, $patient),
+                    PatientFactsOf::patient($patient, CarbonImmutable::now()),
+                );
                 if ($decision !== null) {
                     MadeDecision::query()->create([
-                        'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage, 'proposed' => $proposal->kind,
-                        'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $order->reason, 'decided_at' => CarbonImmutable::now(),
+                        'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id,
+                        'lineage' => $row->lineage, 'proposed' => $proposal->kind,
+                        'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $order->reason,
+                        'decided_at' => CarbonImmutable::now(),
                     ]);
                 }
             }

@@ -44,19 +44,28 @@ final class IssueVersion
         return DB::transaction(function () use ($patient, $by, $order) {
             // One writer at a time for a patient: the second sees what the first has issued.
             $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
-            $patient->load(['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner']);
+            $patient->load(
+                ['latestScreening.answers', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner'],
+            );
             $now = CarbonImmutable::now();
             $programme = $patient->activeProgramme;
             $latest = $programme?->latestVersion();
 
             $this->refuse('programme', Safeguards::obstacle($patient));
             if (($latest->number ?? 0) !== $order->basedOn) {
-                $this->refuse('programme', $latest === null ? 'The programme was closed meanwhile. Look at the Course; begin anew on the Bench if another is to follow.'
-                    : "Version {$latest->number} was issued by {$latest->practitioner->name} meanwhile. Look at it first; nothing of yours is lost.");
+                $this->refuse('programme', $latest === null
+                    ? 'The programme was closed meanwhile. Look at the Course; begin anew on the Bench if another is to follow.'
+                    : "Version {$latest->number} was issued by {$latest->practitioner->name} meanwhile. "
+                        .'Look at it first; nothing of yours is lost.');
             }
-            $this->refuse('programme', $latest === null && $this->isPaused($patient) ? 'An exercise of the last programme is paused, and nobody has looked at it. Do that on the Course first; nothing of yours is lost.' : null);
+            if ($latest === null && $this->isPaused($patient)) {
+                $this->refuse('programme', 'An exercise of the last programme is paused, and nobody has looked at it. '
+                    .'Do that on the Course first; nothing of yours is lost.');
+            }
             $isMaintenance = $programme->is_maintenance ?? $order->maintenance;
-            $this->refuse('programme', $isMaintenance && $programme === null && $patient->lastClosedProgramme === null ? 'There is no finished programme to keep up.' : null);
+            if ($isMaintenance && $programme === null && $patient->lastClosedProgramme === null) {
+                $this->refuse('programme', 'There is no finished programme to keep up.');
+            }
             $lines = Lineages::kept($order->items, $latest?->itemsByLineage() ?? [], fn () => (string) Str::ulid());
             $draft = ProgrammeDraft::read($lines, $order->school);
             $this->refuseDraft($draft);
@@ -94,7 +103,8 @@ final class IssueVersion
 
             // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
             // old one is still in force, so what was paused stays paused.
-            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now));
+            $takesEffect = CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now);
+            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: $takesEffect);
             $this->recheck->remember($patient, $facts);
 
             return $version;
@@ -103,7 +113,8 @@ final class IssueVersion
 
     private function isPaused(Patient $patient): bool
     {
-        return $patient->pauses()->goingOn()->limit(20)->pluck('rule')->contains(fn (mixed $rule) => is_string($rule) && PauseRules::barsANewProgramme($rule));
+        return $patient->pauses()->goingOn()->limit(20)->pluck('rule')
+            ->contains(fn (mixed $rule) => is_string($rule) && PauseRules::barsANewProgramme($rule));
     }
 
     private function refuseDraft(ProgrammeDraft $draft): void
@@ -122,7 +133,8 @@ final class IssueVersion
     private function refuseAll(array $errors, string $prefix = ''): void
     {
         if ($errors !== []) {
-            throw ValidationException::withMessages(array_combine(array_map(fn (string $field) => $prefix.$field, array_keys($errors)), $errors));
+            $fields = array_map(fn (string $field) => $prefix.$field, array_keys($errors));
+            throw ValidationException::withMessages(array_combine($fields, $errors));
         }
     }
 
@@ -142,12 +154,17 @@ final class IssueVersion
                 }
                 $reason = trim((string) ($order->findingReasons[$index][$finding->rule] ?? ''));
                 $typedFor = $order->findingCauses[$index][$finding->rule] ?? null;
+                $field = "finding_reasons.$index.{$finding->rule}";
                 if (mb_strlen($reason) < 5) {
-                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” needs a clinical reason, or one of the changes.";
+                    $missing[$field] = "“{$finding->title}” needs a clinical reason, or one of the changes.";
                 } elseif ($typedFor !== null && ! Cause::read($typedFor)->covers($finding->cause)) {
-                    $missing["finding_reasons.$index.{$finding->rule}"] = "“{$finding->title}” says more than when its reason was written: {$finding->message} Read it again.";
+                    $missing[$field] = "“{$finding->title}” says more than when its reason was written: {$finding->message} "
+                        .'Read it again.';
                 }
-                $reasons[] = ['lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}", 'reason' => $reason, 'cause' => $finding->cause->write()];
+                $reasons[] = [
+                    'lineage' => $item->lineage, 'rule' => $finding->rule, 'message' => "{$finding->title}. {$finding->message}",
+                    'reason' => $reason, 'cause' => $finding->cause->write(),
+                ];
             }
         }
         $this->refuseAll($missing);
@@ -155,10 +172,16 @@ final class IssueVersion
         return $reasons;
     }
 
-    private function dates(Patient $patient, CarbonImmutable $now, VersionOrder $order, ?ProgrammeVersion $latest, bool $isMaintenance): ProgrammeDates
-    {
+    private function dates(
+        Patient $patient,
+        CarbonImmutable $now,
+        VersionOrder $order,
+        ?ProgrammeVersion $latest,
+        bool $isMaintenance,
+    ): ProgrammeDates {
         $dates = ProgrammeDates::from(
-            $patient->dayOf($now), $latest === null ? null : PatientDay::of($latest->in_force_from->format('Y-m-d')), $order->startsOn === null ? null : PatientDay::of($order->startsOn), PatientDay::of($order->reviewOn),
+            $patient->dayOf($now), $latest === null ? null : PatientDay::of($latest->in_force_from->format('Y-m-d')),
+            $order->startsOn === null ? null : PatientDay::of($order->startsOn), PatientDay::of($order->reviewOn),
         );
         $dates = match (true) {
             $isMaintenance => $dates,

@@ -28,7 +28,9 @@ final class NoteDecisions
             }
         }
         $known = MadeDecision::query()->where('care_session_id', $session->id)->limit(100)->get()->keyBy('lineage');
-        $changed = array_filter($made, fn (Decision $decision, string $lineage) => $known->get($lineage)?->decided !== $decision, ARRAY_FILTER_USE_BOTH);
+        $changed = array_filter(
+            $made, fn (Decision $decision, string $lineage) => $known->get($lineage)?->decided !== $decision, ARRAY_FILTER_USE_BOTH,
+        );
         MadeDecision::query()->where('care_session_id', $session->id)->whereNotIn('lineage', array_keys($made))->delete();
         if ($changed !== []) {
             $this->note($session, $changed, $known);
@@ -37,7 +39,8 @@ final class NoteDecisions
 
     /**
      * @param  array<string, Decision>  $changed  by lineage
-     * @param  Collection<array-key, MadeDecision>  $known  by lineage: what was proposed first stays, for a version issued since begins anew
+     * @param  Collection<array-key, MadeDecision>  $known  by lineage: what was proposed first stays, for a version issued since begins
+     *     anew
      */
     private function note(CareSession $session, array $changed, Collection $known): void
     {
@@ -53,7 +56,9 @@ final class NoteDecisions
             }
             $kind = $known->get($lineage)->proposed ?? $proposals?->item($row)?->kind;
             MadeDecision::query()->updateOrCreate(['care_session_id' => $session->id, 'lineage' => $lineage], [
-                'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $session->practitioner_id, 'proposed' => $kind, 'decided' => $decision, 'agrees' => $kind === null ? null : $decision->follows($kind), 'decided_at' => $now,
+                'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $session->practitioner_id,
+                'proposed' => $kind, 'decided' => $decision, 'agrees' => $kind === null ? null : $decision->follows($kind),
+                'decided_at' => $now,
             ]);
         }
     }

@@ -71,23 +71,38 @@ final class RecheckProgramme
         return array_values($versions);
     }
 
-    private function check(Patient $patient, ProgrammeVersion $version, PatientFacts $before, PatientFacts $after, CarbonImmutable $now): void
-    {
+    private function check(
+        Patient $patient,
+        ProgrammeVersion $version,
+        PatientFacts $before,
+        PatientFacts $after,
+        CarbonImmutable $now,
+    ): void {
         $version->loadMissing('findingReasons');
         $rows = $version->items->keyBy('lineage');
         $items = array_values($version->items->map(fn (ProgrammeItem $row) => $row->item())->all());
-        foreach (Recheck::of($items, $before, $after, PatientFactsOf::inForce($version), self::reasons($version))->new as ['item' => $item, 'finding' => $finding, 'pauses' => $pauses]) {
+        foreach (
+            Recheck::of(
+                $items, $before, $after, PatientFactsOf::inForce($version), self::reasons($version),
+            )->new as ['item' => $item, 'finding' => $finding, 'pauses' => $pauses]
+        ) {
             $known = $patient->newFindings()->where('lineage', $item->lineage)->where('rule', $finding->rule)->get()
-                ->contains(fn ($each) => $each->level->rank() >= $finding->level->rank() && Cause::read($each->cause)->covers($finding->cause));
+                ->contains(
+                    fn ($each) => $each->level->rank() >= $finding->level->rank() && Cause::read($each->cause)->covers($finding->cause),
+                );
             if (! $known) {
                 $patient->newFindings()->create([
                     'lineage' => $item->lineage, 'rule' => $finding->rule, 'level' => $finding->level, 'exercise' => $item->name(),
                     'title' => $finding->title, 'message' => $finding->message, 'cause' => $finding->cause->write(), 'found_at' => $now,
                 ]);
             }
-            if ($pauses && ! $patient->pauses()->goingOn()->where('lineage', $item->lineage)->where('rule', PauseRules::NEW_FINDING)->exists()) {
+            if (
+                $pauses
+                    && ! $patient->pauses()->goingOn()->where('lineage', $item->lineage)->where('rule', PauseRules::NEW_FINDING)->exists()
+            ) {
                 $patient->pauses()->create([
-                    'lineage' => $item->lineage, 'rule' => PauseRules::NEW_FINDING, 'cause' => mb_substr("{$item->name()}: {$finding->title}", 0, 190), 'from_at' => $now,
+                    'lineage' => $item->lineage, 'rule' => PauseRules::NEW_FINDING,
+                    'cause' => mb_substr("{$item->name()}: {$finding->title}", 0, 190), 'from_at' => $now,
                     'likeness' => array_map(fn (Likeness $likeness) => $likeness->write(), $rows->get($item->lineage)?->likeness() ?? []),
                 ]);
             }
@@ -115,8 +130,10 @@ final class RecheckProgramme
         }
         foreach ($ended as $flag) {
             $patient->newFindings()->create([
-                'lineage' => $first->lineage, 'rule' => self::FLAG_ENDED, 'level' => Level::Note, 'exercise' => 'The programme', 'title' => ucfirst($flag->label()).': no longer',
-                'message' => 'What was chosen because of it can be looked at again.', 'cause' => (new Cause([$flag]))->write(), 'found_at' => $now,
+                'lineage' => $first->lineage, 'rule' => self::FLAG_ENDED, 'level' => Level::Note, 'exercise' => 'The programme',
+                'title' => ucfirst($flag->label()).': no longer',
+                'message' => 'What was chosen because of it can be looked at again.', 'cause' => (new Cause([$flag]))->write(),
+                'found_at' => $now,
             ]);
         }
     }

@@ -18,12 +18,18 @@ final class SettleFindings
      * @param  string|null  $lineage  null for every exercise
      * @param  CarbonImmutable|null  $until  when the pauses end; at once unless said
      */
-    public function __invoke(Patient $patient, Practitioner $by, string $lookedAt, ?string $lineage = null, ?CarbonImmutable $until = null): void
-    {
+    public function __invoke(
+        Patient $patient,
+        Practitioner $by,
+        string $lookedAt,
+        ?string $lineage = null,
+        ?CarbonImmutable $until = null,
+    ): void {
         $now = now();
         $patient->newFindings()->when($lineage !== null, fn ($query) => $query->where('lineage', $lineage))->get()
             ->each(fn (NewFinding $finding) => $finding->update(['settled_at' => $now, 'settled_by' => $by->id, 'looked_at' => $lookedAt]));
-        $patient->pauses()->goingOn()->where('rule', PauseRules::NEW_FINDING)->when($lineage !== null, fn ($query) => $query->where('lineage', $lineage))->get()
+        $patient->pauses()->goingOn()->where('rule', PauseRules::NEW_FINDING)
+            ->when($lineage !== null, fn ($query) => $query->where('lineage', $lineage))->get()
             ->each(fn (Pause $pause) => $pause->update(['until_at' => $until ?? $now, 'ended_by' => $by->id, 'looked_at' => $lookedAt]));
     }
 }

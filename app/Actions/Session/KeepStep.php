@@ -34,7 +34,9 @@ final class KeepStep
         return DB::transaction(function () use ($session, $by, $step, $content, $revision) {
             $session = CareSession::query()->lockForUpdate()->findOrFail($session->id);
             if ($session->closed_at !== null) {
-                throw ValidationException::withMessages(['session' => 'The note of this session is signed. Add an amendment instead; what you typed is still here.']);
+                throw ValidationException::withMessages(
+                    ['session' => 'The note of this session is signed. Add an amendment instead; what you typed is still here.'],
+                );
             }
             $present = $session->steps()->where('step', $step)->with('practitioner')->first();
             if (($present->revision ?? 0) !== $revision && $present !== null) {

@@ -20,7 +20,8 @@ final class SignNote
             $session = CareSession::query()->lockForUpdate()->findOrFail($session->id);
             $note = $session->note()->with('practitioner')->first();
             if ($note !== null) {
-                throw ValidationException::withMessages(['text' => "This note was signed by {$note->practitioner->name} already. Add an amendment instead; what you typed is still here."]);
+                throw ValidationException::withMessages(['text' => "This note was signed by {$note->practitioner->name} already. "
+                    .'Add an amendment instead; what you typed is still here.']);
             }
             $session->update(['closed_at' => now()]);
 

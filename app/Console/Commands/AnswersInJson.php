@@ -15,7 +15,9 @@ trait AnswersInJson
     private function answer(callable $compute): int
     {
         try {
-            $flags = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | ($this->option('json') ? 0 : JSON_PRETTY_PRINT);
+            $flags = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | (
+                $this->option('json') ? 0 : JSON_PRETTY_PRINT
+            );
             $this->line(json_encode($compute(), $flags));
 
             return self::SUCCESS;

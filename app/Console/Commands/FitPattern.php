@@ -16,14 +16,17 @@ final class FitPattern extends Command
 {
     use AnswersInJson;
 
-    protected $signature = 'breath:fit {notation : for example 4:7:8} {--inhale= : comfortable limit in s} {--hold=} {--exhale=} {--json : on one line, for programs}';
+    protected $signature = 'breath:fit {notation : for example 4:7:8} {--inhale= : comfortable limit in s} {--hold=} {--exhale=} {--json : '
+        .'on one line, for programs}';
 
     protected $description = 'The count length at which a ratio stays within comfortable limits';
 
     public function handle(): int
     {
         return $this->answer(function () {
-            $limit = fn (string $name) => $this->option($name) === null ? null : Numbers::read($this->option($name), "seconds for the $name");
+            $limit = fn (string $name) => $this->option($name) === null
+                ? null
+                : Numbers::read($this->option($name), "seconds for the $name");
             $fit = Fitting::toLimits(
                 BreathPattern::parse($this->stringArgument('notation')),
                 new ComfortableLimits($limit('inhale'), $limit('hold'), $limit('exhale')),

@@ -22,12 +22,13 @@ final class RecheckProgrammes extends Command
     public function handle(RecheckProgramme $recheck): int
     {
         $looked = 0;
-        Patient::query()->whereHas('activeProgramme')->with(['latestScreening.answers', 'activeProgramme.versions.items'])->chunkById(100, function ($patients) use ($recheck, &$looked) {
-            foreach ($patients as $patient) {
-                DB::transaction(fn () => $recheck($patient, timePassed: true));
-                $looked++;
-            }
-        });
+        Patient::query()->whereHas('activeProgramme')->with(['latestScreening.answers', 'activeProgramme.versions.items'])
+            ->chunkById(100, function ($patients) use ($recheck, &$looked) {
+                foreach ($patients as $patient) {
+                    DB::transaction(fn () => $recheck($patient, timePassed: true));
+                    $looked++;
+                }
+            });
         $this->line("$looked programmes looked at.");
 
         return self::SUCCESS;

@@ -35,7 +35,9 @@ final class ScaleDemo extends Command
         }
         $others = Clinic::query()->whereDoesntHave('practitioners', fn ($people) => $people->where('email', self::EMAIL))->exists();
         if ($others || ! app()->environment('e2e', 'testing')) {
-            $this->error('This is for a database of its own, never for one that is in use: run it where APP_ENV is e2e and no other clinic is kept.');
+            $this->error(
+                'This is for a database of its own, never for one that is in use: run it where APP_ENV is e2e and no other clinic is kept.',
+            );
 
             return self::FAILURE;
         }
@@ -49,8 +51,18 @@ final class ScaleDemo extends Command
 
     private function lead(): Practitioner
     {
-        $clinic = Clinic::query()->create(['name' => 'Measured Clinic', 'time_zone' => 'Europe/Lisbon', 'emergency_wording' => 'Call 112 now, or have someone call.', 'crisis_number' => '808 200 204, the listening line']);
+        $clinic = Clinic::query()->create(
+            [
+                'name' => 'Measured Clinic', 'time_zone' => 'Europe/Lisbon', 'emergency_wording' => 'Call 112 now, or have someone call.',
+                'crisis_number' => '808 200 204, the listening line',
+            ],
+        );
 
-        return Practitioner::query()->create(['clinic_id' => $clinic->id, 'name' => 'Scale Wren', 'profession' => 'physiotherapist', 'email' => self::EMAIL, 'role' => Role::Lead, 'password' => 'lantern-over-quay']);
+        return Practitioner::query()->create(
+            [
+                'clinic_id' => $clinic->id, 'name' => 'Scale Wren', 'profession' => 'physiotherapist', 'email' => self::EMAIL,
+                'role' => Role::Lead, 'password' => 'lantern-over-quay',
+            ],
+        );
     }
 }

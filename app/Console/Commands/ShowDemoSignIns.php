@@ -18,7 +18,11 @@ final class ShowDemoSignIns extends Command
     {
         $this->line('Sign in as');
         foreach (Practitioner::query()->with('clinic')->orderBy('id')->limit(20)->get() as $practitioner) {
-            $this->line(sprintf('  %-28s %s, %s, %s', $practitioner->email, $practitioner->name, $practitioner->profession, $practitioner->clinic->name));
+            $this->line(
+                sprintf(
+                    '  %-28s %s, %s, %s', $practitioner->email, $practitioner->name, $practitioner->profession, $practitioner->clinic->name,
+                ),
+            );
         }
         $this->line('  each with the password '.DemoSeeder::PASSWORD);
         $this->newLine();

@@ -20,7 +20,8 @@ final class ShowExercise extends Command
         'fastest', 'slowest', 'own_name', 'own_right', 'times_a_day',
     ];
 
-    protected $signature = 'breath:exercise {key : of the technique} {--set=* : name=value, of a field or a parameter} {--timeline : with all cues} {--json : on one line, for programs}';
+    protected $signature = 'breath:exercise {key : of the technique} {--set=* : name=value, of a field or a parameter} {--timeline : with '
+        .'all cues} {--json : on one line, for programs}';
 
     protected $description = 'A technique of the catalogue as it would be prescribed, with its totals';
 

@@ -15,7 +15,8 @@ final class ShowPattern extends Command
 {
     use AnswersInJson;
 
-    protected $signature = 'breath:pattern {notation : for example 4:7:8} {--breaths=1} {--count=1.0 : seconds a count} {--timeline : with all cues} {--json : on one line, for programs}';
+    protected $signature = 'breath:pattern {notation : for example 4:7:8} {--breaths=1} {--count=1.0 : seconds a count} {--timeline : with '
+        .'all cues} {--json : on one line, for programs}';
 
     protected $description = 'The arithmetic of a breath pattern';
 

@@ -24,7 +24,9 @@ final class SurveySafety extends Command
     {
         $school = School::tryFrom((string) $this->option('school'));
         if ($school === null) {
-            $this->error('There is no such school. Choose one of: '.implode(', ', array_map(fn (School $each) => $each->value, School::cases())).'.');
+            $this->error(
+                'There is no such school. Choose one of: '.implode(', ', array_map(fn (School $each) => $each->value, School::cases())).'.',
+            );
 
             return self::FAILURE;
         }
@@ -33,13 +35,18 @@ final class SurveySafety extends Command
         foreach (array_chunk(Survey::people(), self::PER_TABLE, true) as $people) {
             $rows = [];
             foreach (Catalogue::all() as $technique) {
-                $rows[] = [$technique->key, ...array_map(fn ($patient) => $this->mark(Survey::level($technique, $school, $patient)), array_values($people))];
+                $rows[] = [
+                    $technique->key,
+                    ...array_map(fn ($patient) => $this->mark(Survey::level($technique, $school, $patient)), array_values($people)),
+                ];
             }
             $this->newLine();
             $this->table(['', ...array_map(fn (string $flag) => $flag === '' ? 'none' : $flag, array_keys($people))], $rows, 'compact');
         }
         $this->line('n a note, C caution, R needs a reason, . nothing.');
-        $this->line(sprintf('%d techniques, %d patients, %.1f s.', count(Catalogue::all()), count(Survey::people()), (hrtime(true) - $start) / 1e9));
+        $this->line(
+            sprintf('%d techniques, %d patients, %.1f s.', count(Catalogue::all()), count(Survey::people()), (hrtime(true) - $start) / 1e9),
+        );
 
         return self::SUCCESS;
     }
@@ -49,8 +56,11 @@ final class SurveySafety extends Command
     {
         $percent = fn (float $share): string => sprintf('%.1f %%', 100 * $share);
 
-        return [['Of sensible prescriptions', 'a caution or more', 'at most', 'a note or more', 'at least'], array_map(fn (School $school) => [
-            $school->label(), $percent(Survey::share($school)), $percent(Survey::MOST_ALARMS), $percent(Survey::share($school, Level::Note)), $percent(Survey::LEAST_SAID),
+        return [[
+            'Of sensible prescriptions', 'a caution or more', 'at most', 'a note or more', 'at least',
+        ], array_map(fn (School $school) => [
+            $school->label(), $percent(Survey::share($school)), $percent(Survey::MOST_ALARMS),
+            $percent(Survey::share($school, Level::Note)), $percent(Survey::LEAST_SAID),
         ], School::cases())];
     }
 

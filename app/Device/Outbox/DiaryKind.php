@@ -49,7 +49,10 @@ final class DiaryKind implements Kind
     {
         $range = (string) __('patient.diary.range');
 
-        return ['ratings.*.between' => $range, 'ratings.*.integer' => $range, 'sleep.between' => $range, 'sleep.integer' => $range, 'text.max' => (string) __('patient.diary.long')];
+        return [
+            'ratings.*.between' => $range, 'ratings.*.integer' => $range, 'sleep.between' => $range, 'sleep.integer' => $range,
+            'text.max' => (string) __('patient.diary.long'),
+        ];
     }
 
     public function checkTogether(Validator $validator): void
@@ -62,7 +65,8 @@ final class DiaryKind implements Kind
         $read = fn (mixed $rating): ?int => is_numeric($rating) ? (int) $rating : null;
 
         return ($this->write)(
-            $device, (string) $body['day'], array_map($read, (array) ($body['ratings'] ?? [])), $read($body['sleep'] ?? null), $text === '' ? null : $text,
+            $device, (string) $body['day'], array_map($read, (array) ($body['ratings'] ?? [])), $read($body['sleep'] ?? null),
+            $text === '' ? null : $text,
             $sent->corrected((string) $body['written_at']),
         )->wasRecentlyCreated;
     }

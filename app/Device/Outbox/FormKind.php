@@ -40,7 +40,10 @@ final class FormKind implements Kind
 
     public function rules(): array
     {
-        return ['form' => ['required', 'ulid'], 'answers' => ['present', 'array', 'max:200'], 'done' => ['sometimes', 'boolean'], 'with_gaps' => ['sometimes', 'boolean'], 'answered_at' => ['sometimes', 'nullable', Kinds::TIME]];
+        return [
+            'form' => ['required', 'ulid'], 'answers' => ['present', 'array', 'max:200'], 'done' => ['sometimes', 'boolean'],
+            'with_gaps' => ['sometimes', 'boolean'], 'answered_at' => ['sometimes', 'nullable', Kinds::TIME],
+        ];
     }
 
     public function messages(): array
@@ -54,14 +57,18 @@ final class FormKind implements Kind
 
     public function store(Device $device, array $body, Sent $sent): bool
     {
-        $form = AskedForm::query()->where('patient_id', $device->patient_id)->where('answered_on', 'device')->whereKey((string) $body['form'])->first();
+        $form = AskedForm::query()->where('patient_id', $device->patient_id)->where('answered_on', 'device')
+            ->whereKey((string) $body['form'])->first();
         if ($form === null) {
             throw ValidationException::withMessages(['form' => (string) __('form.taken-back')]);
         }
         if ($form->completed_at !== null && ($body['done'] ?? false) && $form->answers == $body['answers']) {
             return false;
         }
-        ($this->answer)($form, $body['answers'], (bool) ($body['done'] ?? false), (bool) ($body['with_gaps'] ?? false), isset($body['answered_at']) ? $sent->corrected((string) $body['answered_at'])->min($sent->receivedAt) : null);
+        ($this->answer)(
+            $form, $body['answers'], (bool) ($body['done'] ?? false), (bool) ($body['with_gaps'] ?? false),
+            isset($body['answered_at']) ? $sent->corrected((string) $body['answered_at'])->min($sent->receivedAt) : null,
+        );
 
         return true;
     }

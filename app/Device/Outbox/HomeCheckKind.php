@@ -56,6 +56,8 @@ final class HomeCheckKind implements Kind
 
     public function store(Device $device, array $body, Sent $sent): bool
     {
-        return ($this->store)($device, (string) $body['uuid'], array_values($body['taps']), $sent->corrected((string) $body['taken_at']))->wasRecentlyCreated;
+        return ($this->store)(
+            $device, (string) $body['uuid'], array_values($body['taps']), $sent->corrected((string) $body['taken_at']),
+        )->wasRecentlyCreated;
     }
 }

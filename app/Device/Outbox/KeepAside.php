@@ -29,7 +29,8 @@ final class KeepAside
             if ($known !== null) {
                 if ($of->isRewritten() && $known->kind === $kind && $known->body != $body && $sentAt >= $known->sent_at) {
                     $known->update([
-                        'body' => $body, 'is_urgent' => $isUrgent || ($known->is_urgent && $known->settled_at === null), 'sent_at' => $sentAt, 'received_at' => $sent->receivedAt,
+                        'body' => $body, 'is_urgent' => $isUrgent || ($known->is_urgent && $known->settled_at === null),
+                        'sent_at' => $sentAt, 'received_at' => $sent->receivedAt,
                         'settled_at' => null, 'settled_by' => null, 'accepted' => null,
                     ]);
                 }
@@ -40,7 +41,8 @@ final class KeepAside
                 return false;
             }
             KeptAside::query()->create([
-                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'item' => $item, 'kind' => $kind, 'body' => $body, 'is_urgent' => $isUrgent,
+                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'item' => $item, 'kind' => $kind, 'body' => $body,
+                'is_urgent' => $isUrgent,
                 'sent_at' => $sentAt, 'received_at' => $sent->receivedAt,
             ]);
 

@@ -17,7 +17,9 @@ final class Kinds
     public const TIME = 'date_format:Y-m-d\TH:i:s.vp,Y-m-d\TH:i:sp';
 
     /** @var list<class-string<Kind>> */
-    private const ALL = [PracticeKind::class, DiaryKind::class, FormKind::class, PutOffKind::class, HomeCheckKind::class, SecondLookKind::class];
+    private const ALL = [
+        PracticeKind::class, DiaryKind::class, FormKind::class, PutOffKind::class, HomeCheckKind::class, SecondLookKind::class,
+    ];
 
     /** @return list<string> */
     public static function names(): array

@@ -78,7 +78,10 @@ final class PracticeKind implements Kind
 
     public function messages(): array
     {
-        return array_fill_keys(['before.between', 'after.between', 'effort.between', 'before.integer', 'after.integer', 'effort.integer'], (string) __('patient.diary.range'));
+        return array_fill_keys(
+            ['before.between', 'after.between', 'effort.between', 'before.integer', 'after.integer', 'effort.integer'],
+            (string) __('patient.diary.range'),
+        );
     }
 
     public function checkTogether(Validator $validator): void
@@ -86,7 +89,11 @@ final class PracticeKind implements Kind
         $read = fn (string $field): string => is_string($validator->getValue($field)) ? $validator->getValue($field) : '';
         $class = StopClass::tryFrom($read('stop_class'));
         $symptom = StopSymptom::tryFrom($read('stop_symptom'));
-        if (($symptom === null) !== ($class?->isSymptom() !== true) || ($symptom !== null && $class !== null && ! $symptom->goesWith($class))) {
+        if (
+            ($symptom === null) !== ($class?->isSymptom() !== true) || (
+                $symptom !== null && $class !== null && ! $symptom->goesWith($class)
+            )
+        ) {
             $validator->errors()->add('stop_symptom', (string) __('patient.log.symptom'));
         }
     }

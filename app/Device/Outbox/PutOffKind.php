@@ -42,7 +42,8 @@ final class PutOffKind implements Kind
     public function rules(): array
     {
         return [
-            'day' => ['required', 'date_format:Y-m-d'], 'lineage' => ['required', 'ulid'], 'anchor' => ['required', Rule::enum(Anchor::class)],
+            'day' => ['required', 'date_format:Y-m-d'], 'lineage' => ['required', 'ulid'],
+            'anchor' => ['required', Rule::enum(Anchor::class)],
             'reason' => ['required', Rule::enum(NotToday::class)], 'said_at' => ['required', Kinds::TIME],
         ];
     }

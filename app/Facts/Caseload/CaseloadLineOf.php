@@ -37,7 +37,10 @@ final class CaseloadLineOf
     /** Gaps are followed this far back. */
     private const LOOK_BACK_DAYS = 35;
 
-    /** @return array{line: array<string, mixed>, urgency: int, since: CarbonImmutable|null, figures: array<string, mixed>, holds_until: CarbonImmutable} */
+    /**
+     * @return array{line: array<string, mixed>, urgency: int, since: CarbonImmutable|null, figures: array<string, mixed>,
+     *     holds_until: CarbonImmutable}
+     */
     public static function on(OnFile $file): array
     {
         $patient = $file->patient;
@@ -59,12 +62,20 @@ final class CaseloadLineOf
                 'heading' => $line->reason->heading(),
                 'number' => $line->number,
                 'sentence' => $line->sentence,
-                'tally' => implode(',', array_map(fn (DayTally $day) => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)), $tally->days ?? [])),
+                'tally' => implode(
+                    ',',
+                    array_map(
+                        fn (DayTally $day) => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)),
+                        $tally->days ?? [],
+                    ),
+                ),
                 'symptom' => self::symptom($file),
                 'review_on' => $latest?->review_on->format('j M'),
             ],
             'urgency' => $line->reason->order(),
-            'since' => $line->reason->isNewestFirst() ? $file->pauses->whereNull('until_at')->where('rule', PauseRules::GET_HELP)->max('from_at') : null,
+            'since' => $line->reason->isNewestFirst()
+                ? $file->pauses->whereNull('until_at')->where('rule', PauseRules::GET_HELP)->max('from_at')
+                : null,
             'figures' => OutcomeFigures::on($file, $evidence),
             'holds_until' => self::holdsUntil($file),
         ];
@@ -78,7 +89,8 @@ final class CaseloadLineOf
         $goingOn = $file->pauses->whereNull('until_at');
         $help = $goingOn->firstWhere('rule', PauseRules::GET_HELP);
         $paused = $goingOn->firstWhere('rule', PauseRules::TWICE_IN_THREE);
-        $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->wasLookedAt() && PauseRules::settlesStops($pause->rule))->max('until_at');
+        $lookedAt = $file->pauses->filter(fn (Pause $pause) => $pause->wasLookedAt() && PauseRules::settlesStops($pause->rule))
+            ->max('until_at');
         $lately = $file->today->plusDays(1 - Windows::LATELY_DAYS);
         $lookedAt = $lookedAt?->format('Y-m-d H:i:s');
         $stops = array_values(array_filter($file->practices, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()
@@ -93,7 +105,10 @@ final class CaseloadLineOf
             daysSinceAdded: $daysSince($patient->created_at),
             hasProgramme: $latest !== null,
             getHelp: $help?->practice?->stop_symptom,
-            pausedExercise: $paused === null ? null : $latest?->items->first(fn (ProgrammeItem $row) => $paused->concerns($row->lineage, $row->likeness()))?->item()->name(),
+            pausedExercise: $paused === null ? null : $latest?->items->first(
+                fn (ProgrammeItem $row) => $paused->concerns($row->lineage, $row->likeness()),
+            )
+                ?->item()->name(),
             stopsLately: count($stops),
             lastStop: ($lastStop === false ? null : $lastStop->stopSymptom) ?? $paused?->practice?->stop_symptom,
             presentGap: $back->presentGap ?? 0,
@@ -110,7 +125,9 @@ final class CaseloadLineOf
             keptAside: (int) ($file->aside->waiting ?? 0),
             urgentAside: (bool) ($file->aside->urgent ?? false),
             redFlagAside: (bool) ($file->aside->red_flag ?? false),
-            redFlagWaits: $patient->openRedFlags->isNotEmpty() && $patient->openRedFlags->every(fn (RaisedRedFlag $raised) => $raised->actions->isNotEmpty()),
+            redFlagWaits: $patient->openRedFlags->isNotEmpty() && $patient->openRedFlags->every(
+                fn (RaisedRedFlag $raised) => $raised->actions->isNotEmpty(),
+            ),
             homeRate: self::homeRate($file),
             worse: $proposals?->worse,
             proposals: $proposals?->waiting() ?? [],
@@ -152,24 +169,40 @@ final class CaseloadLineOf
     private static function gravest(OnFile $file): ?array
     {
         // What is a plain note, like a flag that is over, stands on the Course.
-        $first = $file->patient->newFindings->reject(fn (NewFinding $finding) => $finding->level === Level::Note)->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
+        $first = $file->patient->newFindings->reject(fn (NewFinding $finding) => $finding->level === Level::Note)
+            ->sortByDesc(fn (NewFinding $finding) => $finding->level->rank())->first();
 
-        return $first === null ? null : ['title' => $first->title, 'exercise' => $first->exercise, 'paused' => $first->level === Level::NeedsReason];
+        return $first === null
+            ? null
+            : ['title' => $first->title, 'exercise' => $first->exercise, 'paused' => $first->level === Level::NeedsReason];
     }
 
-    /** @return array{name: string, days: list<float|null>}|null the first chosen symptom by the diary; what is rated before practices where there is none */
+    /**
+     * @return array{name: string, days: list<float|null>}|null the first chosen symptom by the diary; what is rated before practices where
+     * there is none
+     */
     private static function symptom(OnFile $file): ?array
     {
         $from = $file->today->plusDays(1 - Windows::TALLY_DAYS);
         foreach ($file->symptoms as $symptom) {
-            $ratings = array_filter(array_map(fn (DiaryOnFile $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->day->date, $rating], $file->diary));
+            $ratings = array_filter(
+                array_map(
+                    fn (DiaryOnFile $entry) => ($rating = $entry->rating($symptom)) === null ? null : [$entry->day->date, $rating],
+                    $file->diary,
+                ),
+            );
             $days = DailyLine::of(array_values($ratings), $from, $file->today);
             if (array_filter($days, is_float(...)) !== []) {
                 return ['name' => $symptom->name, 'days' => $days];
             }
         }
         $rated = $file->programme?->latestVersion()?->rated_symptom;
-        $ratings = array_filter(array_map(fn (PracticeOnFile $practice) => $practice->before === null ? null : [$practice->day->date, $practice->before], $file->practices));
+        $ratings = array_filter(
+            array_map(
+                fn (PracticeOnFile $practice) => $practice->before === null ? null : [$practice->day->date, $practice->before],
+                $file->practices,
+            ),
+        );
         $days = DailyLine::of(array_values($ratings), $from, $file->today);
 
         return $rated === null || array_filter($days, is_float(...)) === [] ? null : ['name' => "$rated before practice", 'days' => $days];

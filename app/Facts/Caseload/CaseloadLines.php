@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Progress\ClinicOutcomes;
 use stdClass;
 
 /**
@@ -18,6 +19,8 @@ use stdClass;
  * computed again when something was written about the patient, when their day turns or when a window closes. The scheduler
  * does that every minute; whoever opens the Caseload first waits for what was written, and for a few of those whose time has
  * just turned.
+ *
+ * @phpstan-import-type Figures from ClinicOutcomes
  */
 final class CaseloadLines
 {
@@ -34,19 +37,22 @@ final class CaseloadLines
     /** @return list<array<string, mixed>> most urgent first */
     public static function of(Clinic $clinic, CarbonImmutable $now): array
     {
-        return array_values(self::present($clinic, 'line', $now)->map(fn (stdClass $row) => (array) json_decode(Crypt::decryptString((string) $row->line), true))->all());
+        return array_values(
+            self::present($clinic, 'line', $now)
+                ->map(fn (stdClass $row) => (array) json_decode(Crypt::decryptString((string) $row->line), true))->all(),
+        );
     }
 
     /**
      * Each patient's part in the clinic's outcomes.
      *
-     * @return list<array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>}>
+     * @return list<Figures>
      */
     public static function figures(Clinic $clinic, CarbonImmutable $now): array
     {
         $figures = [];
         foreach (self::present($clinic, 'figures', $now) as $row) {
-            /** @var array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>} $read */
+            /** @var Figures $read */
             $read = json_decode((string) $row->figures, true);
             $figures[] = $read;
         }
@@ -95,19 +101,26 @@ final class CaseloadLines
             foreach (OnFile::many($patients, $now) as $id => $file) {
                 $made = CaseloadLineOf::on($file);
                 $rows[] = [
-                    'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM, 'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
-                    'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'), 'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)), 'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
+                    'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM,
+                    'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
+                    'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'),
+                    'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)),
+                    'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
-            DB::table('caseload_lines')->upsert($rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures']);
+            DB::table('caseload_lines')->upsert(
+                $rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures'],
+            );
         }
     }
 
     /** @return Collection<int, stdClass> */
     private static function rows(int $clinic, string $column): Collection
     {
-        return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')->where('patients.clinic_id', $clinic)
-            ->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')->orderBy('patients.id')->limit(self::MOST_PATIENTS)
+        return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
+            ->where('patients.clinic_id', $clinic)
+            ->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')->orderBy('patients.id')
+            ->limit(self::MOST_PATIENTS)
             ->get(['caseload_lines.patient_id', 'changes', 'computed_at', 'form', 'holds_until', $column]);
     }
 
@@ -119,7 +132,8 @@ final class CaseloadLines
     /** Nothing was written since: only time has gone on, a moment ago. */
     private static function hasJustTurned(stdClass $row, CarbonImmutable $now): bool
     {
-        return self::isOfWhatIsWritten($row) && (string) $row->holds_until > $now->utc()->subMinutes(self::WAITS_MINUTES)->format('Y-m-d H:i:s');
+        return self::isOfWhatIsWritten($row)
+            && (string) $row->holds_until > $now->utc()->subMinutes(self::WAITS_MINUTES)->format('Y-m-d H:i:s');
     }
 
     private static function isOfWhatIsWritten(stdClass $row): bool

@@ -14,7 +14,10 @@ use IvoryPace\Progress\Proposal\Proposal;
 /** A patient's part in the clinic's outcomes, of the running programme and as far back as a proposal looks. */
 final class OutcomeFigures
 {
-    /** @return array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>} */
+    /**
+     * @return array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string,
+     * array{due: int, credit: float}>, forms: array<string, string>}
+     */
     public static function on(OnFile $file, ?EvidenceOf $evidence): array
     {
         $from = $file->today->plusDays(-Proposal::MOST_DAYS);
@@ -28,14 +31,18 @@ final class OutcomeFigures
             $done = $evidence->practicesOf($row, $from);
             $sum = $techniques[$key] ?? ['due' => 0, 'credit' => 0.0, 'practices' => 0, 'stops' => 0];
             $techniques[$key] = [
-                'due' => $sum['due'] + $result->due, 'credit' => $sum['credit'] + $result->credit, 'practices' => $sum['practices'] + count($done),
+                'due' => $sum['due'] + $result->due, 'credit' => $sum['credit'] + $result->credit,
+                'practices' => $sum['practices'] + count($done),
                 'stops' => $sum['stops'] + count(array_filter($done, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom())),
             ];
         }
 
         return [
             'techniques' => $techniques,
-            'anchors' => array_map(fn (Share $share) => ['due' => $share->due, 'credit' => $share->credit], $evidence?->adherence->byAnchor($from, $file->today) ?? []),
+            'anchors' => array_map(
+                fn (Share $share) => ['due' => $share->due, 'credit' => $share->credit],
+                $evidence?->adherence->byAnchor($from, $file->today) ?? [],
+            ),
             'forms' => self::forms($file),
         ];
     }

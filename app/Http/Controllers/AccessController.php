@@ -35,7 +35,8 @@ final class AccessController
                 'expires_on' => $open->expires_at->setTimezone($zone)->format('j M H:i'),
             ],
             'kept_aside' => KeptAsides::of($patient),
-            'consents' => Consent::query()->where('patient_id', $patient->id)->with('practitioner')->latest('given_at')->latest('id')->limit(20)->get()
+            'consents' => Consent::query()->where('patient_id', $patient->id)->with('practitioner')->latest('given_at')->latest('id')
+                ->limit(20)->get()
                 ->map(fn (Consent $consent) => [
                     'kind' => $consent->kind,
                     'version' => $consent->version,
@@ -53,21 +54,29 @@ final class AccessController
         ]);
     }
 
-    public function store(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, MakeAccessLink $make): RedirectResponse|JsonResponse
-    {
+    public function store(
+        Request $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        MakeAccessLink $make,
+    ): RedirectResponse|JsonResponse {
         $link = $make($patient, $practitioner);
         $address = rtrim(config()->string('app.url'), '/')."/enter#{$link['token']}";
 
         $shown = ['address' => $address, 'code' => $link['code'], 'days' => MakeAccessLink::DAYS];
 
-        return $request->wantsJson() ? response()->json($shown, 201) : redirect("/patients/{$patient->id}/access")->with('new_link', $shown);
+        return $request->wantsJson()
+            ? response()->json($shown, 201)
+            : redirect("/patients/{$patient->id}/access")->with('new_link', $shown);
     }
 
     public function withdraw(Patient $patient, #[CurrentUser] Practitioner $practitioner, WithdrawConsent $withdraw): RedirectResponse
     {
         $withdraw($patient, $practitioner);
 
-        return redirect("/patients/{$patient->id}/access")->with('flash', 'Withdrawal recorded; nothing more is recorded from the patient’s devices.');
+        return redirect("/patients/{$patient->id}/access")->with(
+            'flash', 'Withdrawal recorded; nothing more is recorded from the patient’s devices.',
+        );
     }
 
     public function destroy(Patient $patient, Device $device): RedirectResponse

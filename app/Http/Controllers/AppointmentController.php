@@ -21,7 +21,8 @@ final class AppointmentController
     public function store(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner): RedirectResponse
     {
         $request->validate(['day' => ['required', 'date_format:Y-m-d'], 'time' => ['required', 'date_format:H:i']], [
-            'day.required' => 'Choose a day.', 'day.date_format' => 'This is not a date.', 'time.required' => 'Choose a time.', 'time.date_format' => 'Write the time like 10:30.',
+            'day.required' => 'Choose a day.', 'day.date_format' => 'This is not a date.', 'time.required' => 'Choose a time.',
+            'time.date_format' => 'Write the time like 10:30.',
         ]);
         $zone = $patient->clinic->time_zone;
         $at = CarbonImmutable::parse($request->string('day')->value().' '.$request->string('time')->value(), $zone)->utc();
@@ -32,16 +33,20 @@ final class AppointmentController
             throw ValidationException::withMessages(['day' => 'That is more than a year away.']);
         }
         DB::transaction(function () use ($patient, $practitioner, $at) {
-            Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())->update(['cancelled_at' => now()]);
+            Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())
+                ->update(['cancelled_at' => now()]);
             Appointment::query()->create(['patient_id' => $patient->id, 'practitioner_id' => $practitioner->id, 'starts_at' => $at]);
         });
 
-        return back(fallback: "/patients/{$patient->id}")->with('flash', "Next appointment: {$at->setTimezone($zone)->format('D j M, H:i')}.");
+        return back(fallback: "/patients/{$patient->id}")->with(
+            'flash', "Next appointment: {$at->setTimezone($zone)->format('D j M, H:i')}.",
+        );
     }
 
     public function destroy(Patient $patient, int $appointment): RedirectResponse
     {
-        Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())->findOrFail($appointment)->update(['cancelled_at' => now()]);
+        Appointment::query()->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', now())
+            ->findOrFail($appointment)->update(['cancelled_at' => now()]);
 
         return back(fallback: "/patients/{$patient->id}")->with('flash', 'The appointment is taken back.');
     }

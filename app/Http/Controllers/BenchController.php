@@ -30,6 +30,11 @@ final class BenchController
 
         $facts = PatientFactsOf::patient($patient, now());
 
-        return response()->json(BenchAnswer::to($draft, $facts, PatientFactsOf::inForce($patient->activeProgramme?->latestVersion()), ReachOf::reach($patient, $facts, now())));
+        return response()->json(
+            BenchAnswer::to(
+                $draft, $facts, PatientFactsOf::inForce($patient->activeProgramme?->latestVersion()),
+                ReachOf::reach($patient, $facts, now()),
+            ),
+        );
     }
 }

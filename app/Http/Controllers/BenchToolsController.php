@@ -58,11 +58,16 @@ final class BenchToolsController
             return match (true) {
                 $rate !== null => FittingChanges::toRate($item->prescription, $rate),
                 $minutes !== null => FittingChanges::toMinutes($item->prescription, $minutes),
-                default => FittingChanges::toLimits($item->prescription, new ComfortableLimits($number('inhale', 'seconds'), $number('hold', 'seconds'), $number('exhale', 'seconds'))),
+                default => FittingChanges::toLimits(
+                    $item->prescription,
+                    new ComfortableLimits($number('inhale', 'seconds'), $number('hold', 'seconds'), $number('exhale', 'seconds')),
+                ),
             };
         });
 
-        return response()->json(['text' => $text, 'changes' => array_map(fn (Change $change) => ['label' => $change->label, 'set' => $change->set], $changes)]);
+        return response()->json(
+            ['text' => $text, 'changes' => array_map(fn (Change $change) => ['label' => $change->label, 'set' => $change->set], $changes)],
+        );
     }
 
     /** Two breaths on one axis of seconds. */
@@ -71,7 +76,12 @@ final class BenchToolsController
         $cycles = [];
         foreach (['a', 'b'] as $which) {
             $typed = new Fields($request->array($which));
-            $cycles[$which] = $this->attempt($which, fn () => Cycle::of(BreathPattern::parse($typed->text('ratio')), CountLength::seconds($typed->number('count_length', 'seconds a count'))));
+            $cycles[$which] = $this->attempt(
+                $which,
+                fn () => Cycle::of(
+                    BreathPattern::parse($typed->text('ratio')), CountLength::seconds($typed->number('count_length', 'seconds a count')),
+                ),
+            );
         }
         $shown = fn (Cycle $cycle) => [
             'notation' => $cycle->pattern->toDisplayString(), 'seconds' => $cycle->seconds(),
@@ -92,7 +102,9 @@ final class BenchToolsController
         $changes = Changes::between(array_values($before), $after);
 
         return response()->json([
-            'changes' => array_map(fn (ItemChange $change) => ['kind' => $change->kind, 'name' => $change->name, 'lines' => $change->lines], $changes),
+            'changes' => array_map(
+                fn (ItemChange $change) => ['kind' => $change->kind, 'name' => $change->name, 'lines' => $change->lines], $changes,
+            ),
             'patient_note' => PatientChanges::inWords($changes),
         ]);
     }
@@ -100,9 +112,13 @@ final class BenchToolsController
     /** @throws ValidationException */
     private function item(Request $request): Item
     {
-        $draft = ProgrammeDraft::read($request->array('items'), $request->string('school')->value() ?: null)->drafts[$request->integer('at')] ?? null;
+        $draft = ProgrammeDraft::read(
+            $request->array('items'), $request->string('school')->value() ?: null,
+        )->drafts[$request->integer('at')] ?? null;
 
-        return $draft->item ?? throw ValidationException::withMessages(['items' => array_values($draft->errors ?? [])[0] ?? 'There is no such exercise.']);
+        return $draft->item ?? throw ValidationException::withMessages(
+            ['items' => array_values($draft->errors ?? [])[0] ?? 'There is no such exercise.'],
+        );
     }
 
     /**

@@ -19,7 +19,8 @@ final class CaseloadController
     {
         return Inertia::render('Caseload', [
             // As objects: Inertia searches arrays through and through for closures, and these are finished.
-            'lines' => array_map(fn (array $line) => (object) $line, CaseloadLines::of($practitioner->clinic, now())), 'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+            'lines' => array_map(fn (array $line) => (object) $line, CaseloadLines::of($practitioner->clinic, now())),
+            'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
             'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS,
         ]);
     }

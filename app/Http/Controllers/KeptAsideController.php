@@ -15,11 +15,18 @@ use Illuminate\Http\Request;
 /** What a signed-out device sent is accepted or refused. */
 final class KeptAsideController
 {
-    public function __invoke(Request $request, Patient $patient, KeptAside $kept, #[CurrentUser] Practitioner $practitioner, SettleKeptAside $settle): RedirectResponse
-    {
+    public function __invoke(
+        Request $request,
+        Patient $patient,
+        KeptAside $kept,
+        #[CurrentUser] Practitioner $practitioner,
+        SettleKeptAside $settle,
+    ): RedirectResponse {
         abort_unless($kept->patient_id === $patient->id, 404);
         $settle($kept, $practitioner, $request->boolean('accept'));
 
-        return redirect("/patients/{$patient->id}/access")->with('flash', $request->boolean('accept') ? 'Taken into the record.' : 'Refused; it stays out of the record.');
+        return redirect("/patients/{$patient->id}/access")->with(
+            'flash', $request->boolean('accept') ? 'Taken into the record.' : 'Refused; it stays out of the record.',
+        );
     }
 }

@@ -33,8 +33,12 @@ final class MeasureController
         ]);
     }
 
-    public function store(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, StoreMeasurement $store): JsonResponse
-    {
+    public function store(
+        Request $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        StoreMeasurement $store,
+    ): JsonResponse {
         $store($patient, $practitioner, $request->all());
 
         return response()->json(MeasureDesk::of($patient), 201);
@@ -48,7 +52,9 @@ final class MeasureController
             $choose($patient, $symptoms);
         }
         if ($request->has('own_low_saturation')) {
-            $patient->update(['own_low_saturation' => $request->filled('own_low_saturation') ? $request->integer('own_low_saturation') : null]);
+            $patient->update(
+                ['own_low_saturation' => $request->filled('own_low_saturation') ? $request->integer('own_low_saturation') : null],
+            );
         }
 
         return response()->json(MeasureDesk::of($patient));
@@ -72,7 +78,8 @@ final class MeasureController
         }
 
         return response()->json([
-            'rate' => $rate->rate, 'median_s' => $rate->medianInterval, 'variation' => $rate->variation, 'cross_check' => $rate->crossCheck, 'doubtful' => $rate->doubtful,
+            'rate' => $rate->rate, 'median_s' => $rate->medianInterval, 'variation' => $rate->variation, 'cross_check' => $rate->crossCheck,
+            'doubtful' => $rate->doubtful,
         ]);
     }
 }

@@ -14,8 +14,12 @@ use Illuminate\Http\RedirectResponse;
 /** A practitioner has looked at what a new fact said of the running programme. */
 final class NewFindingsController
 {
-    public function __invoke(LineRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, SettleFindings $settle): RedirectResponse
-    {
+    public function __invoke(
+        LineRequest $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        SettleFindings $settle,
+    ): RedirectResponse {
         $settle($patient, $practitioner, $request->line());
 
         return back(fallback: "/patients/{$patient->id}")->with('flash', 'Looked at; the programme goes on as it is.');

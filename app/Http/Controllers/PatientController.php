@@ -45,10 +45,18 @@ final class PatientController
         $patient->setRelation('clinic', $practitioner->clinic);
         $span = Span::tryFrom($request->string('span')->value()) ?? Span::ThreeMonths;
 
-        $course = new CourseOf($patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']), AskedProgramme::of($request, $patient));
+        $course = new CourseOf(
+            $patient, now()->toImmutable(), $span, $request->only(['first', 'second', 'days']), AskedProgramme::of($request, $patient),
+        );
         $details = $course->details();
 
         // The axis and what is proposed come first; what stands below follows at once.
-        return Inertia::render('Course', [...$course->opening(), ...($details === null ? Details::none() : array_map(fn (Closure $part) => Inertia::defer($part), $details))]);
+        return Inertia::render(
+            'Course',
+            [
+                ...$course->opening(),
+                ...($details === null ? Details::none() : array_map(fn (Closure $part) => Inertia::defer($part), $details)),
+            ],
+        );
     }
 }

@@ -14,8 +14,13 @@ use Illuminate\Http\RedirectResponse;
 
 final class PauseController
 {
-    public function end(LineRequest $request, Patient $patient, Pause $pause, #[CurrentUser] Practitioner $practitioner, EndPause $end): RedirectResponse
-    {
+    public function end(
+        LineRequest $request,
+        Patient $patient,
+        Pause $pause,
+        #[CurrentUser] Practitioner $practitioner,
+        EndPause $end,
+    ): RedirectResponse {
         abort_unless($pause->patient_id === $patient->id, 404);
         $end($patient, $pause, $practitioner, $request->line());
 

@@ -24,7 +24,8 @@ final class ProgrammeDocumentController
         abort_if($version === null, 404);
         $weeks = $version->ends_on === null ? 52 : (int) ceil(($version->in_force_from->diffInDays($version->ends_on) + 1) / 7);
         $document = new ProgrammeDocument(
-            $version->school, max(1, min(52, $weeks)), $version->rated_symptom, $version->goal === null ? null : Goal::read($version->goal)[0],
+            $version->school, max(1, min(52, $weeks)), $version->rated_symptom,
+            $version->goal === null ? null : Goal::read($version->goal)[0],
             array_values($version->items->map(fn (ProgrammeItem $item) => $item->item())->all()),
         );
 

@@ -14,8 +14,13 @@ use Illuminate\Http\RedirectResponse;
 
 final class RedFlagActionController
 {
-    public function store(RedFlagActionRequest $request, Patient $patient, RaisedRedFlag $flag, #[CurrentUser] Practitioner $practitioner, ActOnRedFlag $act): RedirectResponse
-    {
+    public function store(
+        RedFlagActionRequest $request,
+        Patient $patient,
+        RaisedRedFlag $flag,
+        #[CurrentUser] Practitioner $practitioner,
+        ActOnRedFlag $act,
+    ): RedirectResponse {
         abort_unless($flag->patient_id === $patient->id, 404);
         $act($patient, $flag, $practitioner, $request->line(), $request->outcome(), $request->lineages());
 

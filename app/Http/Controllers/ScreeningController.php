@@ -35,10 +35,17 @@ final class ScreeningController
         ]);
     }
 
-    public function store(ScreeningRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, CompleteScreening $complete): RedirectResponse
-    {
+    public function store(
+        ScreeningRequest $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        CompleteScreening $complete,
+    ): RedirectResponse {
         $confirms = $request->filled('confirms')
-            ? $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->find($request->string('confirms')->value()) : null;
+
+                ? $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')
+                    ->find($request->string('confirms')->value())
+                : null;
         $complete(
             $patient, $practitioner, $request->answers(), $request->endDates($patient->dayOf(now())->date),
             $request->filled('pregnancy_weeks') ? $request->integer('pregnancy_weeks') : null,

@@ -42,33 +42,64 @@ final class SessionController
         $now = now();
 
         return Inertia::render('Session', [
-            'patient' => PatientHead::of($patient, $now), 'session' => $head, 'kept' => SessionHead::kept($careSession, $step), 'shown' => SessionSteps::of($patient, $careSession, $step, $now),
+            'patient' => PatientHead::of($patient, $now), 'session' => $head, 'kept' => SessionHead::kept($careSession, $step),
+            'shown' => SessionSteps::of($patient, $careSession, $step, $now),
         ]);
     }
 
     /** Keeps what is typed, or answers 409 with what someone else has typed meanwhile. */
-    public function keep(StepRequest $request, Patient $patient, CareSession $careSession, string $step, #[CurrentUser] Practitioner $practitioner, KeepStep $keep): JsonResponse
-    {
-        ['kept' => $isKept, 'step' => $kept] = $keep($careSession, $practitioner, $request->step(), $request->content(), $request->integer('revision'));
+    public function keep(
+        StepRequest $request,
+        Patient $patient,
+        CareSession $careSession,
+        string $step,
+        #[CurrentUser] Practitioner $practitioner,
+        KeepStep $keep,
+    ): JsonResponse {
+        ['kept' => $isKept, 'step' => $kept] = $keep(
+            $careSession, $practitioner, $request->step(), $request->content(), $request->integer('revision'),
+        );
         $body = ['revision' => $kept->revision, 'kept_at' => $kept->kept_at->setTimezone($patient->clinic->time_zone)->format('H:i:s')];
 
         return $isKept ? response()->json($body)
-            : response()->json([...$body, 'message' => 'Someone else has typed here meanwhile.', 'content' => (object) $kept->content, 'by' => $kept->practitioner->name], 409);
+            : response()->json(
+                [
+                    ...$body, 'message' => 'Someone else has typed here meanwhile.', 'content' => (object) $kept->content,
+                    'by' => $kept->practitioner->name,
+                ],
+                409,
+            );
     }
 
-    public function sign(Request $request, Patient $patient, CareSession $careSession, #[CurrentUser] Practitioner $practitioner, SignNote $sign): JsonResponse
-    {
-        $request->validate(['text' => ['required', 'string', 'max:20000']], ['text.required' => 'The note is empty. Write a line, then sign.', 'text.max' => 'At most 20000 letters.']);
+    public function sign(
+        Request $request,
+        Patient $patient,
+        CareSession $careSession,
+        #[CurrentUser] Practitioner $practitioner,
+        SignNote $sign,
+    ): JsonResponse {
+        $request->validate(
+            ['text' => ['required', 'string', 'max:20000']],
+            ['text.required' => 'The note is empty. Write a line, then sign.', 'text.max' => 'At most 20000 letters.'],
+        );
         $sign($careSession, $practitioner, $request->string('text')->trim()->value());
 
         return response()->json(['go_to' => "/patients/{$patient->id}/sessions/{$careSession->id}/note"], 201);
     }
 
-    public function amend(Request $request, Patient $patient, CareSession $careSession, #[CurrentUser] Practitioner $practitioner, SignNote $sign): RedirectResponse
-    {
+    public function amend(
+        Request $request,
+        Patient $patient,
+        CareSession $careSession,
+        #[CurrentUser] Practitioner $practitioner,
+        SignNote $sign,
+    ): RedirectResponse {
         $request->validate(
             ['text' => ['required', 'string', 'max:5000'], 'reason' => ['required', 'string', 'min:3', 'max:500']],
-            ['text.required' => 'Write what is added or corrected.', 'reason.required' => 'Say why it is amended.', 'reason.min' => 'Say why it is amended, in a word at least.'],
+            [
+                'text.required' => 'Write what is added or corrected.', 'reason.required' => 'Say why it is amended.',
+                'reason.min' => 'Say why it is amended, in a word at least.',
+            ],
         );
         $sign->amend($careSession, $practitioner, $request->string('text')->trim()->value(), $request->string('reason')->trim()->value());
 

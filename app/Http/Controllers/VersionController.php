@@ -23,8 +23,12 @@ final class VersionController
      * Answers in JSON, problems too: they must not travel through the session, where a key press answered at the same
      * moment would take them away.
      */
-    public function store(VersionRequest $request, Patient $patient, #[CurrentUser] Practitioner $practitioner, IssueFromBench $issue): JsonResponse
-    {
+    public function store(
+        VersionRequest $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        IssueFromBench $issue,
+    ): JsonResponse {
         $version = $issue($patient, $practitioner, $request->order());
         $hasAccess = $patient->devices()->whereNull('revoked_at')->exists();
 
@@ -32,7 +36,14 @@ final class VersionController
 
         $session = $patient->careSessions()->whereNull('closed_at')->whereKey($request->string('session')->value())->first();
 
-        return response()->json(['go_to' => $session !== null ? "/patients/{$patient->id}/sessions/{$session->id}/hand-over" : ($hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access")], 201);
+        return response()->json(
+            [
+                'go_to' => $session !== null
+                    ? "/patients/{$patient->id}/sessions/{$session->id}/hand-over"
+                    : ($hasAccess ? "/patients/{$patient->id}" : "/patients/{$patient->id}/access"),
+            ],
+            201,
+        );
     }
 
     public function show(Request $request, Patient $patient, int $number): Response
@@ -44,7 +55,9 @@ final class VersionController
 
         return Inertia::render('Version', [
             'patient' => PatientHead::of($patient, now()),
-            'version' => [...VersionSheet::of($version, $patient), 'query' => $programme->closed_on === null ? '' : "?programme={$programme->id}"],
+            'version' => [
+                ...VersionSheet::of($version, $patient), 'query' => $programme->closed_on === null ? '' : "?programme={$programme->id}",
+            ],
         ]);
     }
 }

@@ -20,7 +20,9 @@ final class HandleInertiaRequests extends Middleware
 
         return [
             ...parent::share($request),
-            'who' => $who instanceof Practitioner ? ['name' => $who->name, 'clinic' => $who->clinic->name, 'is_lead' => $who->role === Role::Lead] : null,
+            'who' => $who instanceof Practitioner
+                ? ['name' => $who->name, 'clinic' => $who->clinic->name, 'is_lead' => $who->role === Role::Lead]
+                : null,
             'today' => $who instanceof Practitioner ? now($who->clinic->time_zone)->format('D j M') : null,
             'flash' => fn () => $request->session()->get('flash'),
         ];

@@ -18,7 +18,10 @@ use Symfony\Component\HttpFoundation\Response;
 final class LeavesTrail
 {
     /** Addresses under a patient that neither show nor change the record. */
-    private const COMPUTES = ['bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/import', 'measure/rate', 'measure/ceiling'];
+    private const COMPUTES = [
+        'bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/import', 'measure/rate',
+        'measure/ceiling',
+    ];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -30,7 +33,10 @@ final class LeavesTrail
     {
         $patient = $request->route('patient');
         $who = $request->user('practitioner');
-        if ($response->getStatusCode() >= 400 || ! $patient instanceof Patient || ! $who instanceof Practitioner || self::onlyComputes($request)) {
+        if (
+            $response->getStatusCode() >= 400 || ! $patient instanceof Patient || ! $who instanceof Practitioner
+                || self::onlyComputes($request)
+        ) {
             return;
         }
         TrailEntry::query()->insertOrIgnore([

@@ -18,7 +18,10 @@ final class LineRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['line.required' => 'Write down what was done.', 'line.min' => 'Write down what was done, in a few words at least.', 'line.max' => 'At most 2000 characters.'];
+        return [
+            'line.required' => 'Write down what was done.', 'line.min' => 'Write down what was done, in a few words at least.',
+            'line.max' => 'At most 2000 characters.',
+        ];
     }
 
     public function line(): string

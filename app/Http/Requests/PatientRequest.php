@@ -55,10 +55,16 @@ final class PatientRequest extends FormRequest
             if ($validator->errors()->isNotEmpty() || ! $who instanceof Practitioner || $this->boolean('is_other')) {
                 return;
             }
-            $same = Patient::query()->where('clinic_id', $who->clinic_id)->where('name', $this->string('name')->trim()->value())->where('birth_date', $this->string('birth_date')->value())
+            $same = Patient::query()->where('clinic_id', $who->clinic_id)->where('name', $this->string('name')->trim()->value())
+                ->where('birth_date', $this->string('birth_date')->value())
                 ->when($presentId !== null, fn ($query) => $query->whereKeyNot($presentId))->with('practitioner')->first();
             if ($same !== null) {
-                $validator->errors()->add('is_other', "A patient of this name and date of birth is here already, with {$same->practitioner->name}, added {$same->created_at->format('j M Y')}.");
+                $validator->errors()->add(
+                    'is_other',
+                    "A patient of this name and date of birth is here already, with {$same->practitioner->name}, added {
+                        $same->created_at->format('j M Y')
+                    }.",
+                );
                 $validator->errors()->add('same', $same->id);
             }
         }];

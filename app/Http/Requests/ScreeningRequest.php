@@ -86,7 +86,9 @@ final class ScreeningRequest extends FormRequest
         foreach ($this->recent() as $question => $flag) {
             $weeks = (int) $flag->recentWeeks($this->boolean('with_gas'));
             if (! isset($happened[$question])) {
-                $problems += $flag->needsItsDay() ? ["happened_on.$question" => "When was it? The day sets for how long it counts, here $weeks weeks."] : [];
+                $problems += $flag->needsItsDay()
+                    ? ["happened_on.$question" => "When was it? The day sets for how long it counts, here $weeks weeks."]
+                    : [];
 
                 continue;
             }

@@ -31,17 +31,25 @@ final class StepRequest extends FormRequest
                 Step::CatchUp => ['content.remarks' => $text, 'content.anything_new' => ['nullable', 'in:no,yes']],
                 Step::Measure => ['content.remarks' => $text],
                 Step::Teach => [
-                    'content.remarks' => $text, 'content.tried' => ['sometimes', 'array', 'max:30'], 'content.tried.*.name' => ['required', 'string', 'max:120'],
-                    'content.tried.*.lineage' => ['nullable', 'string', 'max:40'], 'content.tried.*.pattern' => ['nullable', 'string', 'max:80'],
-                    'content.tried.*.at' => ['nullable', 'string', 'max:20'], 'content.tried.*.effort' => ['nullable', 'integer', 'between:0,10'],
-                    'content.tried.*.smooth' => ['nullable', 'in:yes,partly,no'], 'content.tried.*.remark' => ['nullable', 'string', 'max:1000'],
+                    'content.remarks' => $text, 'content.tried' => ['sometimes', 'array', 'max:30'],
+                    'content.tried.*.name' => ['required', 'string', 'max:120'],
+                    'content.tried.*.lineage' => ['nullable', 'string', 'max:40'],
+                    'content.tried.*.pattern' => ['nullable', 'string', 'max:80'],
+                    'content.tried.*.at' => ['nullable', 'string', 'max:20'],
+                    'content.tried.*.effort' => ['nullable', 'integer', 'between:0,10'],
+                    'content.tried.*.smooth' => ['nullable', 'in:yes,partly,no'],
+                    'content.tried.*.remark' => ['nullable', 'string', 'max:1000'],
                     'content.tried.*.seen' => ['sometimes', 'array', 'max:20'], 'content.tried.*.seen.*' => ['string', 'max:200'],
                 ],
                 Step::Decide => [
-                    'content.remarks' => $text, 'content.decisions' => ['sometimes', 'array', 'max:30'], 'content.decisions.*.decision' => ['nullable', Rule::enum(Decision::class)],
+                    'content.remarks' => $text, 'content.decisions' => ['sometimes', 'array', 'max:30'],
+                    'content.decisions.*.decision' => ['nullable', Rule::enum(Decision::class)],
                     'content.decisions.*.reason' => ['nullable', 'string', 'max:1000'],
                 ],
-                Step::HandOver => ['content.remarks' => $text, 'content.practised' => ['nullable', 'boolean'], 'content.next_on' => ['nullable', 'date_format:Y-m-d\TH:i']],
+                Step::HandOver => [
+                    'content.remarks' => $text, 'content.practised' => ['nullable', 'boolean'],
+                    'content.next_on' => ['nullable', 'date_format:Y-m-d\TH:i'],
+                ],
                 default => ['content.text' => ['nullable', 'string', 'max:20000']],
             },
         ];
@@ -51,8 +59,10 @@ final class StepRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'content.remarks.max' => 'At most 5000 letters in a step; the rest can go into the note.', 'content.text.max' => 'At most 20000 letters.',
-            'content.tried.*.effort.between' => 'Effort is a number from 0 to 10.', 'content.tried.*.effort.integer' => 'Effort is a number from 0 to 10.',
+            'content.remarks.max' => 'At most 5000 letters in a step; the rest can go into the note.',
+            'content.text.max' => 'At most 20000 letters.',
+            'content.tried.*.effort.between' => 'Effort is a number from 0 to 10.',
+            'content.tried.*.effort.integer' => 'Effort is a number from 0 to 10.',
             'content.next_on.date_format' => 'Choose a day and a time, or leave both empty.',
         ];
     }

@@ -17,7 +17,9 @@ final class KeptAsides
     /** @return list<array<string, mixed>> urgent ones first */
     public static function of(Patient $patient): array
     {
-        return array_values($patient->keptAside()->with('device')->orderByDesc('is_urgent')->orderBy('received_at')->limit(self::MOST)->get()->map(fn (KeptAside $kept) => [
+        $waiting = $patient->keptAside()->with('device')->orderByDesc('is_urgent')->orderBy('received_at')->limit(self::MOST)->get();
+
+        return array_values($waiting->map(fn (KeptAside $kept) => [
             'id' => $kept->id,
             'what' => Kinds::named($kept->kind)->describe(new Unchecked($kept->body)),
             'device' => $kept->device->label,

@@ -30,7 +30,9 @@ final class BenchAnswer
         $findings = RuleBook::checkProgramme($draft->items(), $patient, $inForce);
 
         return [
-            'items' => array_map(fn (Draft $each, string $id) => self::item($each, $id, $findings[$id] ?? [], $reach), $draft->drafts, $draft->ids),
+            'items' => array_map(
+                fn (Draft $each, string $id) => self::item($each, $id, $findings[$id] ?? [], $reach), $draft->drafts, $draft->ids,
+            ),
             'minutes' => array_values($draft->minutesByWeekday()),
             'school' => $draft->school->value,
             'error' => $draft->error,
@@ -70,7 +72,9 @@ final class BenchAnswer
         }
         $own = $item->prescription->own->right ?? '';
 
-        return $own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($item->prescription->technique));
+        return $own !== ''
+            ? [$own]
+            : array_map(fn (string $key) => (string) __($key), $item->school->criteria($item->prescription->technique));
     }
 
     /** @return array<string, mixed> */
@@ -85,7 +89,8 @@ final class BenchAnswer
             'basis' => $finding->basis,
             'cause' => $finding->cause->write(),
             'changes' => array_map(
-                fn (Change $change) => ['label' => $change->label, 'set' => (object) $change->set, 'add' => $change->add], $finding->changes,
+                fn (Change $change) => ['label' => $change->label, 'set' => (object) $change->set, 'add' => $change->add],
+                $finding->changes,
             ),
         ];
     }

@@ -30,13 +30,17 @@ use IvoryPace\Programme\DraftReader;
 final class BenchChoices
 {
     /**
-     * @param  list<array<string, mixed>>  $present  fields of the draft's items: a breath of the clinic's own that is no longer kept stays a choice
+     * @param  list<array<string, mixed>>  $present  fields of the draft's items: a breath of the clinic's own that is no longer kept stays
+     *     a choice
      * @return array<string, mixed>
      */
     public static function all(Clinic $clinic, array $present): array
     {
         return [
-            'techniques' => [...self::planned(), self::technique(Catalogue::get('forward-lean'), Catalogue::get('forward-lean')->name, []), ...self::own($clinic, $present)],
+            'techniques' => [
+                ...self::planned(), self::technique(Catalogue::get('forward-lean'), Catalogue::get('forward-lean')->name, []),
+                ...self::own($clinic, $present),
+            ],
             'routines' => RoutineList::choices($clinic),
             'templates' => TemplateList::of($clinic),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
@@ -45,7 +49,9 @@ final class BenchChoices
             'routes_in' => array_map(self::choice(...), [Route::Nose, Route::Mouth, Route::PursedLips]),
             'gazes' => array_map(self::choice(...), Gaze::cases()),
             'fades' => array_map(self::choice(...), Fade::cases()),
-            'countings' => array_map(fn (Counting $counting) => ['value' => $counting->value, 'label' => $counting->value], Counting::cases()),
+            'countings' => array_map(
+                fn (Counting $counting) => ['value' => $counting->value, 'label' => $counting->value], Counting::cases(),
+            ),
             'schools' => array_map(fn (School $school) => [...self::choice($school), 'assumes' => $school->assumptions()], School::cases()),
             'anchors' => array_map(fn (Anchor $anchor) => [
                 ...self::choice($anchor), 'from' => $anchor->usualWindow()[0], 'to' => $anchor->usualWindow()[1],
@@ -76,7 +82,9 @@ final class BenchChoices
         $technique = Catalogue::get('own');
         $kept = array_map(fn ($own) => $own->fields, Shelf::own($clinic));
         foreach ($present as $fields) {
-            if (($fields['technique'] ?? null) === 'own' && ! in_array($fields['own_name'] ?? null, array_column($kept, 'own_name'), true)) {
+            if (
+                ($fields['technique'] ?? null) === 'own' && ! in_array($fields['own_name'] ?? null, array_column($kept, 'own_name'), true)
+            ) {
                 $kept[] = $fields;
             }
         }
@@ -104,7 +112,9 @@ final class BenchChoices
             'has_ratio' => $technique->hasRatio(),
             'length' => $technique->length->value,
             'is_recovery' => $technique->isRecovery,
-            'is_paced' => $technique->length !== Length::Minutes && ! in_array(Demand::ScansBody, $technique->demands, true) && ! $technique->isRecovery,
+            'is_paced' => $technique->length !== Length::Minutes && ! in_array(
+                Demand::ScansBody, $technique->demands, true,
+            ) && ! $technique->isRecovery,
             'parameters' => array_values(array_map(fn (Parameter $parameter) => [
                 'name' => $parameter->name, 'label' => $parameter->label, 'choices' => $parameter->choices,
             ], $technique->parameters)),

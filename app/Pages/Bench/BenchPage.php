@@ -45,7 +45,8 @@ final class BenchPage
             'patient' => PatientHead::of($patient, $now, $facts),
             'choices' => BenchChoices::all($patient->clinic, array_map(fn ($each) => $each->fields, $draft->drafts)),
             'measured' => (object) array_filter([
-                'resting-rate' => $facts->restingRate, 'inhale' => $facts->limits->inhale, 'hold' => $facts->limits->hold, 'exhale' => $facts->limits->exhale,
+                'resting-rate' => $facts->restingRate, 'inhale' => $facts->limits->inhale, 'hold' => $facts->limits->hold,
+                'exhale' => $facts->limits->exhale,
             ], fn (?float $value) => $value !== null),
             'version' => $latest === null ? null : [
                 'number' => $latest->number,

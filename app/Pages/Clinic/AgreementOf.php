@@ -18,9 +18,12 @@ final class AgreementOf
     /** @return array{decisions: int, share: float|null} over a year */
     public static function clinic(Clinic $clinic, CarbonImmutable $now): array
     {
-        $decided = MadeDecision::query()->where('clinic_id', $clinic->id)->where('decided_at', '>=', $now->subDays(self::DAYS))->whereNotNull('agrees');
+        $decided = MadeDecision::query()->where('clinic_id', $clinic->id)->where('decided_at', '>=', $now->subDays(self::DAYS))
+            ->whereNotNull('agrees');
         $decisions = $decided->count();
 
-        return ['decisions' => $decisions, 'share' => $decisions < self::LEAST ? null : $decided->where('agrees', true)->count() / $decisions];
+        return [
+            'decisions' => $decisions, 'share' => $decisions < self::LEAST ? null : $decided->where('agrees', true)->count() / $decisions,
+        ];
     }
 }

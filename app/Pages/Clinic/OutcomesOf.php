@@ -31,17 +31,27 @@ final class OutcomesOf
         return [
             'least' => ClinicOutcomes::LEAST,
             'finished' => self::finished($clinic, $now),
-            'forms' => array_map(fn (array $line) => [...$line, 'name' => $names[$line['form']] ?? $line['form']], ClinicOutcomes::forms($figures)),
-            'techniques' => array_map(fn (array $line) => [...$line, 'name' => Catalogue::get($line['key'])->name], ClinicOutcomes::techniques($figures)),
-            'anchors' => array_map(fn (array $line) => [...$line, 'name' => Anchor::from($line['key'])->label()], ClinicOutcomes::anchors($figures)),
+            'forms' => array_map(
+                fn (array $line) => [...$line, 'name' => $names[$line['form']] ?? $line['form']], ClinicOutcomes::forms($figures),
+            ),
+            'techniques' => array_map(
+                fn (array $line) => [...$line, 'name' => Catalogue::get($line['key'])->name], ClinicOutcomes::techniques($figures),
+            ),
+            'anchors' => array_map(
+                fn (array $line) => [...$line, 'name' => Anchor::from($line['key'])->label()], ClinicOutcomes::anchors($figures),
+            ),
         ];
     }
 
-    /** @return array{programmes: int, outcomes: list<array{label: string, programmes: int}>} of the last year; none where they are too few */
+    /**
+     * @return array{programmes: int, outcomes: list<array{label: string, programmes: int}>} of the last year; none where they are too few
+     */
     private static function finished(Clinic $clinic, CarbonImmutable $now): array
     {
-        $counts = Programme::query()->join('patients', 'patients.id', '=', 'programmes.patient_id')->where('patients.clinic_id', $clinic->id)->where('is_maintenance', false)
-            ->where('closed_on', '>=', $now->subDays(self::DAYS)->format('Y-m-d'))->whereNotNull('outcome')->selectRaw('outcome, count(*) as programmes')->groupBy('outcome')->toBase()->pluck('programmes', 'outcome')
+        $counts = Programme::query()->join('patients', 'patients.id', '=', 'programmes.patient_id')
+            ->where('patients.clinic_id', $clinic->id)->where('is_maintenance', false)
+            ->where('closed_on', '>=', $now->subDays(self::DAYS)->format('Y-m-d'))->whereNotNull('outcome')
+            ->selectRaw('outcome, count(*) as programmes')->groupBy('outcome')->toBase()->pluck('programmes', 'outcome')
             ->map(fn (mixed $count) => is_numeric($count) ? (int) $count : 0);
         $all = (int) $counts->sum();
 

@@ -40,8 +40,13 @@ final readonly class CourseAxis
 
     private bool $isByWeek;
 
-    public function __construct(private OnFile $file, private Programme $programme, private EvidenceOf $evidence, private PracticeLines $lines, private PatientDay $from)
-    {
+    public function __construct(
+        private OnFile $file,
+        private Programme $programme,
+        private EvidenceOf $evidence,
+        private PracticeLines $lines,
+        private PatientDay $from,
+    ) {
         $to = Span::to($from, $file->today);
         // A version that takes effect in the next days is seen at the end of the axis.
         $next = PatientDay::of($programme->latestVersion()?->in_force_from->format('Y-m-d') ?? $to->date)->next();
@@ -58,7 +63,10 @@ final readonly class CourseAxis
             'today' => $this->file->today->date,
             'by_week' => $this->isByWeek,
             'versions' => $this->programme->versions->map($this->version(...)),
-            'exercises' => [...array_map($this->exercise(...), $this->programme->history()->lineages()), ...array_map($this->asNeeded(...), $this->lineagesAsNeeded())],
+            'exercises' => [
+                ...array_map($this->exercise(...), $this->programme->history()->lineages()),
+                ...array_map($this->asNeeded(...), $this->lineagesAsNeeded()),
+            ],
             'symptom' => $this->programme->latestVersion()?->rated_symptom,
             'ratings' => $this->ratings(),
             'diary' => $this->diary(),
@@ -94,35 +102,59 @@ final readonly class CourseAxis
                 ! $isShown => 'before',
                 default => 'begun',
             },
-            'adherence' => self::figures($this->evidence->adherence->ofProgramme($isShown && $from->isBefore($this->from) ? $this->from : $from, $isShown ? $last ?? $today : $from->previous())),
+            'adherence' => self::figures(
+                $this->evidence->adherence->ofProgramme(
+                    $isShown && $from->isBefore($this->from) ? $this->from : $from, $isShown ? $last ?? $today : $from->previous(),
+                ),
+            ),
         ];
     }
 
-    /** @return array{name: string, days: list<array{date: string, paused: bool, strokes: string}>, weeks: list<array{date: string, due: int, credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null} */
+    /**
+     * @return array{name: string, days: list<array{date: string, paused: bool, strokes: string}>, weeks: list<array{date: string, due: int,
+     * credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null}
+     */
     private function exercise(string $lineage): array
     {
         $result = $this->evidence->adherence->ofItem($lineage, $this->from, $this->file->today);
         /** @var list<array{date: string, paused: bool, strokes: string}> $days */
         $days = $this->isByWeek ? [] : array_map(fn (DayTally $day) => [
-            'date' => $day->day->date, 'paused' => $day->paused, 'strokes' => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)),
+            'date' => $day->day->date, 'paused' => $day->paused,
+            'strokes' => implode('', array_map(fn (Stroke $stroke) => $stroke->letter(), $day->strokes)),
         ], $result->days);
 
-        return ['name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [], 'adherence' => self::figures($result), 'uses' => null];
+        return [
+            'name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [],
+            'adherence' => self::figures($result), 'uses' => null,
+        ];
     }
 
     /** @return list<string> of what is used as needed only */
     private function lineagesAsNeeded(): array
     {
-        return array_values(array_diff($this->programme->versions->flatMap(fn (ProgrammeVersion $version) => $version->items->pluck('lineage'))->unique()->all(), $this->programme->history()->lineages()));
+        return array_values(
+            array_diff(
+                $this->programme->versions->flatMap(fn (ProgrammeVersion $version) => $version->items->pluck('lineage'))->unique()->all(),
+                $this->programme->history()->lineages(),
+            ),
+        );
     }
 
     /** @return array<string, mixed> each use is a stroke */
     private function asNeeded(string $lineage): array
     {
         $exercise = $this->exercise($lineage);
-        $uses = count(array_filter($this->evidence->practicesFrom($this->from), fn (PracticeOnFile $practice) => $practice->record->lineage === $lineage));
+        $uses = count(
+            array_filter(
+                $this->evidence->practicesFrom($this->from), fn (PracticeOnFile $practice) => $practice->record->lineage === $lineage,
+            ),
+        );
 
-        return [...$exercise, 'days' => array_map(fn (array $day) => [...$day, 'strokes' => strtr($day['strokes'], 'x', 'd')], $exercise['days']), 'uses' => $uses];
+        return [
+            ...$exercise,
+            'days' => array_map(fn (array $day) => [...$day, 'strokes' => strtr($day['strokes'], 'x', 'd')], $exercise['days']),
+            'uses' => $uses,
+        ];
     }
 
     /** @return list<array{date: string, due: int, credit: float, stops: int}> */
@@ -132,7 +164,11 @@ final readonly class CourseAxis
             'date' => $week[0]->day->date,
             'due' => array_sum(array_map(fn (DayTally $day) => $day->due, $week)),
             'credit' => (float) array_sum(array_map(fn (DayTally $day) => $day->credit, $week)),
-            'stops' => array_sum(array_map(fn (DayTally $day) => count(array_filter($day->strokes, fn (Stroke $stroke) => $stroke === Stroke::Stopped)), $week)),
+            'stops' => array_sum(
+                array_map(
+                    fn (DayTally $day) => count(array_filter($day->strokes, fn (Stroke $stroke) => $stroke === Stroke::Stopped)), $week,
+                ),
+            ),
         ], array_chunk($result->days, 7));
     }
 
@@ -149,7 +185,9 @@ final readonly class CourseAxis
     /** @return list<array{day: string, before: int|float|null, after: int|float|null}> each practice, or the medians of each week */
     private function ratings(): array
     {
-        $rated = collect($this->evidence->practicesFrom($this->from))->filter(fn (PracticeOnFile $practice) => $practice->before !== null || $practice->after !== null)
+        $rated = collect($this->evidence->practicesFrom($this->from))->filter(
+            fn (PracticeOnFile $practice) => $practice->before !== null || $practice->after !== null,
+        )
             ->map(fn (PracticeOnFile $practice) => ['day' => $practice->day, 'before' => $practice->before, 'after' => $practice->after]);
         if (! $this->isByWeek) {
             return array_values($rated->map(fn (array $each) => [...$each, 'day' => $each['day']->date])->all());
@@ -161,7 +199,14 @@ final readonly class CourseAxis
             return $values === [] ? null : Median::of($values);
         };
 
-        return array_values($weeks->map(fn (Collection $week, int $number) => ['day' => $this->from->plusDays(7 * $number)->date, 'before' => $median($week->pluck('before')), 'after' => $median($week->pluck('after'))])->all());
+        return array_values(
+            $weeks->map(
+                fn (Collection $week, int $number) => [
+                    'day' => $this->from->plusDays(7 * $number)->date, 'before' => $median($week->pluck('before')),
+                    'after' => $median($week->pluck('after')),
+                ],
+            )->all(),
+        );
     }
 
     /** @return list<array{name: string, days: list<array{string, int}>}> */
@@ -171,9 +216,13 @@ final readonly class CourseAxis
         $line = fn (string $name, callable $value): array => ['name' => $name, 'days' => array_values(array_filter(array_map(
             fn (DiaryOnFile $entry) => ($rating = $value($entry)) === null ? null : [$entry->day->date, $rating], $entries,
         )))];
-        $lines = $this->file->symptoms->map(fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryOnFile $entry) => $entry->rating($symptom)));
+        $lines = $this->file->symptoms->map(
+            fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryOnFile $entry) => $entry->rating($symptom)),
+        );
 
-        return array_values($lines->push($line('Sleep', fn (DiaryOnFile $entry) => $entry->sleep))->filter(fn (array $each) => $each['days'] !== [])->all());
+        return array_values(
+            $lines->push($line('Sleep', fn (DiaryOnFile $entry) => $entry->sleep))->filter(fn (array $each) => $each['days'] !== [])->all(),
+        );
     }
 
     /** @return array{measure: string, target: float, at_most: bool}|null */
@@ -187,20 +236,38 @@ final readonly class CourseAxis
     /** @return list<array{day: string, number: int, id: string, signed: bool}> */
     private function sessions(): array
     {
-        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->whereBetween('begun_at', [$this->file->patient->clock()->startsAt($this->from), $this->file->now])
+        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->whereBetween(
+            'begun_at', [$this->file->patient->clock()->startsAt($this->from), $this->file->now],
+        )
             ->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get(['id', 'number', 'begun_at', 'closed_at'])
-            ->map(fn (stdClass $row) => ['day' => $this->dayOf($row->begun_at)->date, 'number' => (int) $row->number, 'id' => (string) $row->id, 'signed' => $row->closed_at !== null])->all());
+            ->map(
+                fn (stdClass $row) => [
+                    'day' => $this->dayOf($row->begun_at)->date, 'number' => (int) $row->number, 'id' => (string) $row->id,
+                    'signed' => $row->closed_at !== null,
+                ],
+            )->all());
     }
 
-    /** @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of everyone; chosen symptoms are in the diary */
+    /**
+     * @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of
+     * everyone; chosen symptoms are in the diary
+     */
     private function measures(): array
     {
-        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)->whereBetween('measured_at', [$this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)), $this->file->now])
-            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)->get(['measure', 'value', 'measured_at'])->reverse()->groupBy('measure');
+        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)
+            ->whereBetween(
+                'measured_at', [$this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)), $this->file->now],
+            )
+            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)
+            ->get(['measure', 'value', 'measured_at'])->reverse()->groupBy('measure');
 
         return array_values($measured->map(fn (Collection $values, string $measure) => [
             'name' => Measure::from($measure)->label(), 'unit' => Measure::from($measure)->unit(),
-            'points' => $this->onAxis(array_values($values->map(fn (stdClass $row) => ['day' => $this->dayOf($row->measured_at), 'value' => (float) $row->value])->all())),
+            'points' => $this->onAxis(
+                array_values(
+                    $values->map(fn (stdClass $row) => ['day' => $this->dayOf($row->measured_at), 'value' => (float) $row->value])->all(),
+                ),
+            ),
         ])->all());
     }
 
@@ -243,8 +310,19 @@ final readonly class CourseAxis
     {
         $before = array_filter($points, fn (array $point) => $point['day']->isBefore($this->from));
         $last = end($before);
-        $shown = array_map(fn (array $point) => ['day' => $point['day']->date, 'value' => $point['value'], 'earlier' => null], array_slice($points, count($before)));
+        $shown = array_map(
+            fn (array $point) => ['day' => $point['day']->date, 'value' => $point['value'], 'earlier' => null],
+            array_slice($points, count($before)),
+        );
 
-        return $last === false ? $shown : [['day' => $this->from->date, 'value' => $last['value'], 'earlier' => CarbonImmutable::parse($last['day']->date)->format('j M')], ...$shown];
+        return $last === false
+            ? $shown
+            : [
+                [
+                    'day' => $this->from->date, 'value' => $last['value'],
+                    'earlier' => CarbonImmutable::parse($last['day']->date)->format('j M'),
+                ],
+                ...$shown,
+            ];
     }
 }

@@ -27,8 +27,13 @@ final readonly class CourseOf
      * @param  array<string, mixed>  $compare  the two stretches that are compared
      * @param  Programme|null  $programme  that is looked at
      */
-    public function __construct(private Patient $patient, private CarbonImmutable $now, private Span $span, array $compare, ?Programme $programme)
-    {
+    public function __construct(
+        private Patient $patient,
+        private CarbonImmutable $now,
+        private Span $span,
+        array $compare,
+        ?Programme $programme,
+    ) {
         $patient->loadMissing('clinic');
         $patient->load('openRedFlags');
         $programme?->loadMissing('versions.items', 'versions.practitioner');
@@ -46,9 +51,13 @@ final readonly class CourseOf
         return [
             'patient' => fn () => PatientHead::of($patient, $this->now),
             'added_on' => $patient->created_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
-            'pauses' => fn () => self::pauses($patient, $reading?->file()->pauses->whereNull('until_at') ?? $patient->pauses()->goingOn()->with('practice')->limit(20)->get()),
+            'pauses' => fn () => self::pauses(
+                $patient,
+                $reading?->file()->pauses->whereNull('until_at') ?? $patient->pauses()->goingOn()->with('practice')->limit(20)->get(),
+            ),
             'new_findings' => fn () => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
-                'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule, 'found' => self::time($finding->found_at, $patient),
+                'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule,
+                'found' => self::time($finding->found_at, $patient),
             ]),
             'appointment' => fn () => AppointmentsOf::next($patient, $this->now),
             'outcomes' => array_map(fn (Outcome $outcome) => ['value' => $outcome->value, 'label' => $outcome->label()], Outcome::cases()),
@@ -56,9 +65,15 @@ final readonly class CourseOf
             'span' => $this->span->value,
             'spans' => array_map(fn (Span $each) => ['value' => $each->value, 'label' => $each->label()], Span::cases()),
             // As an object: Inertia searches arrays through and through for closures, and this is finished.
-            'programme' => fn () => $reading === null ? null : (object) (new CourseAxis($reading->file(), $reading->programme, $reading->evidence(), $reading->lines(), $reading->from()))->toArray(),
+            'programme' => fn () => $reading === null
+                ? null
+                : (object) (
+                    new CourseAxis($reading->file(), $reading->programme, $reading->evidence(), $reading->lines(), $reading->from())
+                )->toArray(),
             'maintenance' => $reading->programme->is_maintenance ?? false,
-            'proposals' => fn () => $reading === null || $reading->isClosed() ? [] : ProposalsOf::on($reading->file(), $reading->evidence()),
+            'proposals' => fn () => $reading === null || $reading->isClosed()
+                ? []
+                : ProposalsOf::on($reading->file(), $reading->evidence()),
         ];
     }
 
@@ -72,7 +87,10 @@ final readonly class CourseOf
     private static function ended(Programme $programme): ?array
     {
         return $programme->closed_on === null ? null
-            : ['on' => $programme->closed_on->format('j M Y'), 'outcome' => $programme->outcome?->label() ?? 'closed', 'note' => $programme->outcome_note, 'number' => $programme->id];
+            : [
+                'on' => $programme->closed_on->format('j M Y'), 'outcome' => $programme->outcome?->label() ?? 'closed',
+                'note' => $programme->outcome_note, 'number' => $programme->id,
+            ];
     }
 
     /**
@@ -99,8 +117,12 @@ final readonly class CourseOf
         $isForHelp = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
 
         return match ($pause->rule) {
-            PauseRules::RED_FLAG => $pause->lineage === null ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go on." : "Paused: {$pause->cause}.",
-            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, ".($isForHelp ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
+            PauseRules::RED_FLAG => $pause->lineage === null
+                ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go "
+                    .'on.'
+                : "Paused: {$pause->cause}.",
+            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, "
+                .($isForHelp ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
             PauseRules::NEW_FINDING => "Paused after what is newly known. {$pause->cause}.",
             default => "Paused: stopped for a symptom in two of the last three practices, last for $symptom$paper.",
         };

@@ -12,7 +12,9 @@ use Carbon\CarbonImmutable;
 use IvoryPace\Calendar\PatientDay;
 use LogicException;
 
-/** What the parts of a Course are made from, read once and only when a part asks for it. A closed programme is seen as it was at its end. */
+/**
+ * What the parts of a Course are made from, read once and only when a part asks for it. A closed programme is seen as it was at its end.
+ */
 final class CourseReading
 {
     private ?OnFile $file = null;
@@ -24,10 +26,16 @@ final class CourseReading
     public readonly CarbonImmutable $now;
 
     /** @param  array<string, mixed>  $compare  the two stretches that are compared, as asked for */
-    public function __construct(public readonly Patient $patient, public readonly Programme $programme, CarbonImmutable $now, private readonly Span $span, public readonly array $compare)
-    {
+    public function __construct(
+        public readonly Patient $patient,
+        public readonly Programme $programme,
+        CarbonImmutable $now,
+        private readonly Span $span,
+        public readonly array $compare,
+    ) {
         $this->now = $programme->closed_on === null ? $now
-            : CarbonImmutable::instance($patient->clock()->endsAt(PatientDay::of($programme->closed_on->format('Y-m-d'))))->subSecond()->min($now);
+            : CarbonImmutable::instance($patient->clock()->endsAt(PatientDay::of($programme->closed_on->format('Y-m-d'))))->subSecond()
+                ->min($now);
     }
 
     public function isClosed(): bool
@@ -43,7 +51,9 @@ final class CourseReading
 
     public function file(): OnFile
     {
-        return $this->file ??= OnFile::patient($this->patient, $this->now, $this->compare === [] ? $this->from() : null, $this->isClosed() ? $this->programme : null);
+        return $this->file ??= OnFile::patient(
+            $this->patient, $this->now, $this->compare === [] ? $this->from() : null, $this->isClosed() ? $this->programme : null,
+        );
     }
 
     public function evidence(): EvidenceOf

@@ -17,7 +17,9 @@ use IvoryPace\Progress\Trend\BeforeAfter;
 /** What stands below the axis of the Course and follows when the page has opened. */
 final class Details
 {
-    public const NAMES = ['programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note'];
+    public const NAMES = [
+        'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note',
+    ];
 
     private const LATEST_PRACTICES = 30;
 
@@ -35,15 +37,23 @@ final class Details
     {
         return array_combine(self::NAMES, [
             fn (): array => ProgrammesOf::patient($this->reading->patient, $this->reading->programme),
-            fn (): array => array_map(fn (PracticeOnFile $practice) => $this->reading->lines()->stop($this->told()[$practice->id]), $this->stopped()),
+            fn (): array => array_map(
+                fn (PracticeOnFile $practice) => $this->reading->lines()->stop($this->told()[$practice->id]), $this->stopped(),
+            ),
             $this->effects(...),
             fn (): array => TrendsOf::on($this->reading->file(), $this->reading->from()),
             $this->anchors(...),
             $this->putOffs(...),
             $this->homeChecks(...),
-            fn (): array => array_map(fn (PracticeOnFile $practice) => $this->reading->lines()->practice($this->told()[$practice->id]), $this->latest()),
-            fn (): array => PeriodsOf::on($this->reading->file(), $this->reading->evidence(), $this->reading->from(), $this->reading->compare),
-            fn (): ?array => $this->reading->isClosed() ? null : PaperGrid::of($this->reading->patient, $this->reading->programme, $this->reading->evidence(), $this->reading->now),
+            fn (): array => array_map(
+                fn (PracticeOnFile $practice) => $this->reading->lines()->practice($this->told()[$practice->id]), $this->latest(),
+            ),
+            fn (): array => PeriodsOf::on(
+                $this->reading->file(), $this->reading->evidence(), $this->reading->from(), $this->reading->compare,
+            ),
+            fn (): ?array => $this->reading->isClosed() ? null : PaperGrid::of(
+                $this->reading->patient, $this->reading->programme, $this->reading->evidence(), $this->reading->now,
+            ),
             $this->note(...),
         ]);
     }
@@ -69,13 +79,18 @@ final class Details
     /** @return list<PracticeOnFile> */
     private function stopped(): array
     {
-        return array_slice(array_values(array_filter($this->shown(), fn (PracticeOnFile $practice) => $practice->stopClass !== null)), 0, self::LATEST_STOPS);
+        return array_slice(
+            array_values(array_filter($this->shown(), fn (PracticeOnFile $practice) => $practice->stopClass !== null)), 0,
+            self::LATEST_STOPS,
+        );
     }
 
     /** @return array<int, Practice> whole, for those that are told one by one */
     private function told(): array
     {
-        return $this->told ??= Practice::query()->whereKey(array_map(fn (PracticeOnFile $practice) => $practice->id, [...$this->latest(), ...$this->stopped()]))
+        return $this->told ??= Practice::query()->whereKey(
+            array_map(fn (PracticeOnFile $practice) => $practice->id, [...$this->latest(), ...$this->stopped()]),
+        )
             ->with('secondLook')->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
     }
 
@@ -91,7 +106,10 @@ final class Details
         $symptom = $this->reading->programme->latestVersion()->rated_symptom ?? '';
         $lines = [];
         foreach ($rated as $lineage => $pairs) {
-            $lines[] = ['name' => $this->reading->lines()->nameOf((string) $lineage), 'effect' => BeforeAfter::of($pairs)?->sentence($symptom) ?? ''];
+            $lines[] = [
+                'name' => $this->reading->lines()->nameOf((string) $lineage),
+                'effect' => BeforeAfter::of($pairs)?->sentence($symptom) ?? '',
+            ];
         }
 
         return $lines;
@@ -102,21 +120,32 @@ final class Details
     {
         $shares = $this->reading->evidence()->adherence->byAnchor($this->reading->from(), $this->reading->file()->today);
 
-        return array_map(fn (string $anchor, Share $share) => ['name' => Anchor::from($anchor)->label(), 'share' => $share->share(), 'credit' => $share->credit, 'due' => $share->due], array_keys($shares), $shares);
+        return array_map(
+            fn (string $anchor, Share $share) => [
+                'name' => Anchor::from($anchor)->label(), 'share' => $share->share(), 'credit' => $share->credit, 'due' => $share->due,
+            ],
+            array_keys($shares), $shares,
+        );
     }
 
     /** @return list<array<string, string>> */
     private function putOffs(): array
     {
-        return array_values($this->reading->file()->putOffs->filter(fn (PutOffPractice $said) => $said->day->format('Y-m-d') >= $this->reading->from()->date && $said->day->format('Y-m-d') <= $this->reading->file()->today->date)->reverse()->take(10)->map(fn (PutOffPractice $said) => [
-            'on' => $said->day->format('D j M'), 'exercise' => $this->reading->lines()->nameOf($said->lineage), 'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
+        return array_values($this->reading->file()->putOffs->filter(
+            fn (PutOffPractice $said) => $said->day->format('Y-m-d') >= $this->reading->from()->date && $said->day
+                ->format('Y-m-d') <= $this->reading->file()->today->date,
+        )->reverse()->take(10)->map(fn (PutOffPractice $said) => [
+            'on' => $said->day->format('D j M'), 'exercise' => $this->reading->lines()->nameOf($said->lineage),
+            'anchor' => $said->anchor->label(), 'reason' => $said->reason->label(),
         ])->all());
     }
 
     /** @return list<array{on: string, rate: float, doubtful: int}> */
     private function homeChecks(): array
     {
-        return array_values($this->reading->patient->homeChecks()->where('taken_at', '<=', $this->reading->now)->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
+        return array_values($this->reading->patient->homeChecks()->where(
+            'taken_at', '<=', $this->reading->now,
+        )->orderByDesc('taken_at')->limit(10)->get()->map(fn (HomeCheck $check) => [
             'on' => $this->reading->lines()->time($check->taken_at), 'rate' => round($check->rate, 1), 'doubtful' => $check->doubtful,
         ])->all());
     }
@@ -127,6 +156,10 @@ final class Details
         $session = $this->reading->patient->careSessions()->whereNotNull('closed_at')->orderByDesc('number')->with('note')->first();
 
         return $session?->note === null ? null
-            : ['text' => $session->note->text, 'on' => $session->note->signed_at->setTimezone($this->reading->patient->clinic->time_zone)->format('j M'), 'session' => $session->id];
+            : [
+                'text' => $session->note->text,
+                'on' => $session->note->signed_at->setTimezone($this->reading->patient->clinic->time_zone)->format('j M'),
+                'session' => $session->id,
+            ];
     }
 }

@@ -19,13 +19,16 @@ final class PeriodsOf
     private const MOST_DAYS = 366;
 
     /**
-     * @param  array<string, mixed>  $asked  first, second: dates; days. What cannot be read is as usual: two weeks, or half of what there is
+     * @param  array<string, mixed>  $asked  first, second: dates; days. What cannot be read is as usual: two weeks, or half of what there
+     *     is
      * @return array<string, mixed>
      */
     public static function on(OnFile $file, EvidenceOf $evidence, PatientDay $from, array $asked): array
     {
         $given = $asked['days'] ?? null;
-        $days = is_string($given) && ctype_digit($given) && strlen($given) < 4 && (int) $given >= 1 && (int) $given <= self::MOST_DAYS ? (int) $given : min(self::DAYS, max(1, intdiv($from->daysUntil($file->today) + 1, 2)));
+        $days = is_string($given) && ctype_digit($given) && strlen($given) < 4 && (int) $given >= 1 && (int) $given <= self::MOST_DAYS
+            ? (int) $given
+            : min(self::DAYS, max(1, intdiv($from->daysUntil($file->today) + 1, 2)));
         $first = self::day($asked['first'] ?? null) ?? $from;
         $second = self::day($asked['second'] ?? null) ?? $file->today->plusDays(1 - $days);
         $rated = $file->programme?->latestVersion()->rated_symptom ?? '';
@@ -33,7 +36,9 @@ final class PeriodsOf
         return [
             'first' => $first->date, 'second' => $second->date, 'days' => $days,
             'overlap' => ! $second->isAfter($first->plusDays($days - 1)) && ! $first->isAfter($second->plusDays($days - 1)),
-            'lines' => TwoPeriods::lines(self::period($file, $evidence, $first, $days), self::period($file, $evidence, $second, $days), $rated),
+            'lines' => TwoPeriods::lines(
+                self::period($file, $evidence, $first, $days), self::period($file, $evidence, $second, $days), $rated,
+            ),
         ];
     }
 

@@ -48,7 +48,8 @@ final class PracticeLines
             'exercise' => $this->nameOf($practice->lineage),
             'version' => $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
             'anchor' => $practice->anchor?->label(),
-            'got' => self::got($practice).$this->enough($practice).self::hums($practice).self::pace($practice).self::circumstances($practice),
+            'got' => self::got($practice).$this->enough($practice).self::hums($practice).self::pace($practice)
+                .self::circumstances($practice),
             'before' => $practice->before,
             'after' => $practice->after,
             'effort' => $practice->effort,
@@ -92,10 +93,24 @@ final class PracticeLines
     {
         return ($practice->is_short ? ', short version' : '')
             .($practice->joined_ms === null ? '' : sprintf(', from %.1f s a breath', $practice->joined_ms / 1000))
-            .($practice->recovered_after_s === null ? '' : sprintf(', breath back after %d:%02d min', intdiv($practice->recovered_after_s, 60), $practice->recovered_after_s % 60))
+            .(
+                $practice->recovered_after_s === null
+                    ? ''
+                    : sprintf(
+                        ', breath back after %d:%02d min', intdiv($practice->recovered_after_s, 60), $practice->recovered_after_s % 60,
+                    )
+            )
             .($practice->source === Practice::PAPER ? ', from paper' : '')
-            .($practice->source === Practice::PAPER || $practice->ended_at->diffInHours($practice->received_at) < self::LATE_HOURS ? '' : ', sent '.(int) ceil($practice->ended_at->diffInDays($practice->received_at)).' days later')
-            .($practice->interruptions === 0 ? '' : ($practice->interruptions === 1 ? ', interrupted once' : ", interrupted {$practice->interruptions} times"));
+            .(
+                $practice->source === Practice::PAPER || $practice->ended_at->diffInHours($practice->received_at) < self::LATE_HOURS
+                    ? ''
+                    : ', sent '.(int) ceil($practice->ended_at->diffInDays($practice->received_at)).' days later'
+            )
+            .(
+                $practice->interruptions === 0
+                    ? ''
+                    : ($practice->interruptions === 1 ? ', interrupted once' : ", interrupted {$practice->interruptions} times")
+            );
     }
 
     /** The longest open exhale, when there were any. */
@@ -108,7 +123,10 @@ final class PracticeLines
     private function enough(Practice $practice): string
     {
         $cycle = $practice->enough_step === null ? null
-            : ($this->programme->versions->firstWhere('id', $practice->programme_version_id)?->items->firstWhere('lineage', $practice->lineage)?->item()->prescription->cycles()[$practice->enough_step - 1] ?? null);
+            : (
+                $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->items
+                    ->firstWhere('lineage', $practice->lineage)?->item()->prescription->cycles()[$practice->enough_step - 1] ?? null
+            );
 
         return $cycle === null ? '' : ", enough at {$cycle->pattern->toDisplayString()}";
     }

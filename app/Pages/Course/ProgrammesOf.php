@@ -17,7 +17,14 @@ final class ProgrammesOf
     public static function patient(Patient $patient, Programme $here): array
     {
         $all = Programme::query()->where('patient_id', $patient->id)->orderByDesc('id')->limit(self::MOST)
-            ->addSelect(['*', 'first_day' => DB::table('programme_versions')->whereColumn('programme_id', 'programmes.id')->selectRaw('min(in_force_from)')])->withCasts(['first_day' => 'immutable_date'])->get();
+            ->addSelect(
+                [
+                    '*',
+                    'first_day' => DB::table('programme_versions')->whereColumn('programme_id', 'programmes.id')
+                        ->selectRaw('min(in_force_from)'),
+                ],
+            )
+            ->withCasts(['first_day' => 'immutable_date'])->get();
 
         return $all->count() < 2 ? [] : array_values($all->map(fn (Programme $each) => [
             'id' => $each->id, 'here' => $each->id === $here->id, 'running' => $each->closed_on === null, 'text' => self::words($each),
@@ -28,7 +35,8 @@ final class ProgrammesOf
     {
         $from = (string) $programme->first_day?->format('j M Y');
 
-        return ($programme->closed_on === null ? "since $from" : "$from to {$programme->closed_on->format('j M Y')}").($programme->is_maintenance ? ', kept up' : '')
+        return ($programme->closed_on === null ? "since $from" : "$from to {$programme->closed_on->format('j M Y')}")
+            .($programme->is_maintenance ? ', kept up' : '')
             .($programme->outcome === null ? '' : ": {$programme->outcome->label()}");
     }
 }

@@ -25,13 +25,24 @@ final class ProposalsOf
             if ($latest === null || $proposal === null) {
                 continue;
             }
-            $decided = $file->decisions->last(fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $proposal->kind);
+            $decided = $file->decisions->last(
+                fn (MadeDecision $decision) => $decision->lineage === $row->lineage && $decision->proposed === $proposal->kind,
+            );
             $lines[] = [
-                'lineage' => $row->lineage, 'exercise' => $row->item()->name(), 'now' => $row->item()->summary(), 'based_on' => $latest->number,
-                'kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule(),
-                'asks' => $proposal->kind->asksForDecision(), 'finishes' => $proposal->kind === ProposalKind::Finish, 'measures' => $proposal->kind === ProposalKind::MeasureAgain,
+                'lineage' => $row->lineage, 'exercise' => $row->item()->name(), 'now' => $row->item()->summary(),
+                'based_on' => $latest->number,
+                'kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because,
+                'rule' => $proposal->kind->rule(),
+                'asks' => $proposal->kind->asksForDecision(), 'finishes' => $proposal->kind === ProposalKind::Finish,
+                'measures' => $proposal->kind === ProposalKind::MeasureAgain,
                 'accepted' => StepOf::accepted($row, $proposal->kind, $file)?->summary(),
-                'decided' => $decided === null ? null : ['what' => $decided->decided->label(), 'on' => $decided->decided_at->setTimezone($file->patient->clinic->time_zone)->format('j M'), 'reason' => $decided->reason],
+                'decided' => $decided === null
+                    ? null
+                    : [
+                        'what' => $decided->decided->label(),
+                        'on' => $decided->decided_at->setTimezone($file->patient->clinic->time_zone)->format('j M'),
+                        'reason' => $decided->reason,
+                    ],
             ];
         }
 

@@ -31,7 +31,12 @@ final class TrendsOf
                 }
             }
 
-            return $byDay === [] ? null : ['name' => $name, 'trend' => SymptomTrend::sentence($byDay), 'days' => DaysWithAndWithout::of($byDate, $practised)?->sentence()];
+            return $byDay === []
+                ? null
+                : [
+                    'name' => $name, 'trend' => SymptomTrend::sentence($byDay),
+                    'days' => DaysWithAndWithout::of($byDate, $practised)?->sentence(),
+                ];
         };
         $lines = $file->symptoms
             ->map(fn (ChosenSymptom $symptom) => $line(ucfirst($symptom->name), fn (DiaryOnFile $entry) => $entry->rating($symptom)))

@@ -53,14 +53,19 @@ final class VersionSheet
             'summary' => $item->summary(),
             'fields' => $row->fields,
             'steps' => $item->routine === null ? [] : array_map(
-                fn (RoutineStep $step) => trim($step->label().' '.($step->prescription?->summary() ?? ($step->seconds > 0 ? "{$step->seconds} s" : ''))), $item->routine->steps,
+                fn (RoutineStep $step) => trim(
+                    $step->label().' '.($step->prescription?->summary() ?? ($step->seconds > 0 ? "{$step->seconds} s" : '')),
+                ),
+                $item->routine->steps,
             ),
             'position' => $prescription->position->label(),
             'props' => array_map(fn (Prop $prop) => $prop->label(), $prescription->props),
             'route_in' => $prescription->routeIn->label(),
             'route_out' => $prescription->routeOut->label(),
             'effort' => $prescription->effort->label(),
-            'as_needed' => $item->asNeeded === null ? null : "when {$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} × a day",
+            'as_needed' => $item->asNeeded === null
+                ? null
+                : "when {$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} × a day",
             'why' => $item->why,
             'short' => $short?->summary(),
             'figures' => Figures::ofItem($item),

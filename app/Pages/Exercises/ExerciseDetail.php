@@ -50,9 +50,12 @@ final class ExerciseDetail
             'route' => "in by {$prescription->routeIn->label()}, out by {$prescription->routeOut->label()}",
             'effort' => $prescription->effort->label(),
             'short' => $short === null ? null : [
-                'summary' => $short->summary(), 'seconds' => $short->technique->length === Length::Minutes ? null : $short->exerciseSeconds(),
+                'summary' => $short->summary(),
+                'seconds' => $short->technique->length === Length::Minutes ? null : $short->exerciseSeconds(),
             ],
-            'right' => $prescription->own !== null && $prescription->own->right !== '' ? [$prescription->own->right] : self::words($teaching->right),
+            'right' => $prescription->own !== null && $prescription->own->right !== ''
+                ? [$prescription->own->right]
+                : self::words($teaching->right),
             'mistakes' => self::words($teaching->mistakes),
             'feels' => self::words($teaching->feels),
             'stops' => array_map(fn (StopSymptom $symptom) => $symptom->label(), $teaching->stops),

@@ -26,7 +26,9 @@ final class MeasureDesk
             'exercises' => ScreeningForm::exercises($patient),
             'red_flags' => ScreeningForm::redFlags($patient),
             'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
-            'positions' => array_map(fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases()),
+            'positions' => array_map(
+                fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases(),
+            ),
         ];
     }
 }

@@ -32,7 +32,8 @@ final class RecordOf
         return [
             'patient' => PatientHead::of($patient, $now),
             'details' => [
-                'name' => $patient->name, 'birth_date' => $patient->birth_date->format('Y-m-d'), 'time_zone' => $patient->time_zone, 'day_start' => $patient->day_start,
+                'name' => $patient->name, 'birth_date' => $patient->birth_date->format('Y-m-d'), 'time_zone' => $patient->time_zone,
+                'day_start' => $patient->day_start,
                 'contact' => $patient->contact ?? '', 'minutes_a_day' => (string) ($patient->minutes_a_day ?? ''),
             ],
             'added_on' => $day($patient->created_at),
@@ -41,24 +42,32 @@ final class RecordOf
             'exercises' => ScreeningForm::exercises($patient),
             'measurements' => self::measurements($patient, $day),
             'questionnaires' => AskedForms::questionnaires($patient),
-            'sessions' => $patient->careSessions()->with(['practitioner', 'note.practitioner', 'note.amendments'])->orderByDesc('number')->limit(self::MOST)->get()->map(fn (CareSession $session) => [
-                'id' => $session->id, 'number' => $session->number, 'on' => $day($session->begun_at), 'by' => $session->practitioner->name,
-                'note' => $session->note?->text, 'signed_by' => $session->note?->practitioner->name, 'amendments' => $session->note?->amendments->count() ?? 0,
-            ]),
-            'versions' => ProgrammeVersion::query()->whereIn('programme_id', $patient->programmes()->select('id'))->with(['items', 'practitioner', 'programme'])->orderByDesc('id')->limit(self::MOST)->get()->map(fn (ProgrammeVersion $version) => [
-                'id' => $version->id, 'number' => $version->number, 'on' => $day($version->issued_at), 'by' => $version->practitioner->name, 'reason' => $version->reason, 'items' => $version->items->map(fn ($row) => $row->item()->name())->implode(', '),
-                'query' => $version->programme->closed_on === null ? '' : "?programme={$version->programme_id}",
-            ]),
+            'sessions' => $patient->careSessions()->with(['practitioner', 'note.practitioner', 'note.amendments'])->orderByDesc('number')
+                ->limit(self::MOST)->get()->map(fn (CareSession $session) => [
+                    'id' => $session->id, 'number' => $session->number, 'on' => $day($session->begun_at),
+                    'by' => $session->practitioner->name,
+                    'note' => $session->note?->text, 'signed_by' => $session->note?->practitioner->name,
+                    'amendments' => $session->note?->amendments->count() ?? 0,
+                ]),
+            'versions' => ProgrammeVersion::query()->whereIn('programme_id', $patient->programmes()->select('id'))
+                ->with(['items', 'practitioner', 'programme'])->orderByDesc('id')->limit(self::MOST)->get()
+                ->map(fn (ProgrammeVersion $version) => [
+                    'id' => $version->id, 'number' => $version->number, 'on' => $day($version->issued_at),
+                    'by' => $version->practitioner->name,
+                    'reason' => $version->reason, 'items' => $version->items->map(fn ($row) => $row->item()->name())->implode(', '),
+                    'query' => $version->programme->closed_on === null ? '' : "?programme={$version->programme_id}",
+                ]),
             'practices' => $patient->practices()->count(),
             'responsible' => ['id' => $patient->practitioner_id, 'name' => $patient->practitioner->name],
             'shared_with' => SharedWith::of($patient),
-            'handovers' => $patient->handovers()->with(['to', 'by'])->orderByDesc('id')->limit(self::MOST)->get()->map(fn (Handover $handover) => [
-                'text' => match ($handover->kind) {
-                    'move' => "moved to {$handover->to->name}",
-                    'share' => "shared with {$handover->to->name}",
-                    default => "no longer shared with {$handover->to->name}",
-                }, 'by' => $handover->by->name, 'on' => $day($handover->at), 'reason' => $handover->reason,
-            ]),
+            'handovers' => $patient->handovers()->with(['to', 'by'])->orderByDesc('id')->limit(self::MOST)->get()
+                ->map(fn (Handover $handover) => [
+                    'text' => match ($handover->kind) {
+                        'move' => "moved to {$handover->to->name}",
+                        'share' => "shared with {$handover->to->name}",
+                        default => "no longer shared with {$handover->to->name}",
+                    }, 'by' => $handover->by->name, 'on' => $day($handover->at), 'reason' => $handover->reason,
+                ]),
             'colleagues' => Practitioner::query()->where('clinic_id', $patient->clinic_id)->orderBy('name')->limit(self::MOST)->get()
                 ->map(fn (Practitioner $colleague) => ['id' => $colleague->id, 'name' => $colleague->name]),
             'trail' => $reader->role === Role::Lead ? TrailOf::patient($patient) : null,
@@ -71,8 +80,12 @@ final class RecordOf
      */
     private static function measurements(Patient $patient, callable $day): array
     {
-        return array_values(Measurement::query()->where('patient_id', $patient->id)->with(['practitioner', 'symptom'])->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST)->get()->map(fn (Measurement $each) => [
-            'label' => $each->symptom === null ? $each->measure->label() : ucfirst($each->symptom->name), 'value' => round($each->value, 1).' '.$each->measure->unit(), 'words' => $each->details['words'] ?? null,
+        $latest = Measurement::query()->where('patient_id', $patient->id)->with(['practitioner', 'symptom'])
+            ->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST)->get();
+
+        return array_values($latest->map(fn (Measurement $each) => [
+            'label' => $each->symptom === null ? $each->measure->label() : ucfirst($each->symptom->name),
+            'value' => round($each->value, 1).' '.$each->measure->unit(), 'words' => $each->details['words'] ?? null,
             'how' => "{$each->position->label()}, {$each->method}", 'on' => $day($each->measured_at), 'by' => $each->practitioner->name,
         ])->all());
     }

@@ -41,11 +41,15 @@ final class BriefOf
             longestGap: $evidence !== null && $since !== null ? $evidence->longestGapSince($since) : 0,
             remarks: array_values($practices->reverse()->map(fn (PracticeOnFile $practice) => $practice->remark())->filter()->all()),
             openRedFlags: array_map(fn (RedFlag $flag) => $flag->label(), Safeguards::openRedFlags($patient)),
-            newFindings: array_values($patient->newFindings()->limit(10)->get()->map(fn (NewFinding $finding) => "{$finding->title} ({$finding->exercise})")->all()),
+            newFindings: array_values(
+                $patient->newFindings()->limit(10)->get()->map(fn (NewFinding $finding) => "{$finding->title} ({$finding->exercise})")
+                    ->all(),
+            ),
             pausedExercises: $patient->pauses()->goingOn()->count(),
             questionnaires: self::questionnaires($patient, $last),
             screeningDays: $patient->latestScreening === null ? null : (int) $patient->latestScreening->completed_at->diffInDays($now),
-            screeningWaits: $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')->whereNull('settled_at')->exists(),
+            screeningWaits: $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNotNull('completed_at')
+                ->whereNull('settled_at')->exists(),
             reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($patient->dayOf($now)),
             slight: $practices->where('slight', true)->count(),
         ));
@@ -70,7 +74,10 @@ final class BriefOf
             $completed = $patient->askedForms()->where('form', $each['key'])->whereNotNull('completed_at')
                 ->when($last !== null, fn ($query) => $query->where('completed_at', '>=', $last?->begun_at))->exists();
             if ($completed && $each['last']['score'] !== null) {
-                $new[] = ['name' => $each['label'], 'score' => (string) round($each['last']['score'], 1), 'band' => (string) $each['last']['band'], 'change' => $each['change']];
+                $new[] = [
+                    'name' => $each['label'], 'score' => (string) round($each['last']['score'], 1),
+                    'band' => (string) $each['last']['band'], 'change' => $each['change'],
+                ];
             }
         }
 

@@ -22,7 +22,10 @@ final class SessionHead
             'begun_at' => $session->begun_at->toIso8601ZuluString(),
             'closed_on' => $session->closed_at?->setTimezone($zone)->format('j M Y H:i'),
             'steps' => array_map(fn (Step $step) => [
-                'key' => $step->value, 'label' => $step->label(), 'has' => $session->steps->contains(fn (SessionStep $kept) => $kept->step === $step->value && array_filter($kept->content) !== []),
+                'key' => $step->value, 'label' => $step->label(),
+                'has' => $session->steps->contains(
+                    fn (SessionStep $kept) => $kept->step === $step->value && array_filter($kept->content) !== [],
+                ),
             ], Step::cases()),
         ];
     }

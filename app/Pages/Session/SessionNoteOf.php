@@ -32,7 +32,8 @@ final class SessionNoteOf
             'signed' => $note === null ? null : [
                 'text' => $note->text, 'by' => $note->practitioner->name, 'on' => $time($note->signed_at),
                 'amendments' => $note->amendments->map(fn (NoteAmendment $amendment) => [
-                    'text' => $amendment->text, 'reason' => $amendment->reason, 'by' => $amendment->practitioner->name, 'on' => $time($amendment->signed_at),
+                    'text' => $amendment->text, 'reason' => $amendment->reason, 'by' => $amendment->practitioner->name,
+                    'on' => $time($amendment->signed_at),
                 ]),
             ],
         ];
@@ -41,7 +42,9 @@ final class SessionNoteOf
     private static function draft(Patient $patient, CareSession $session): string
     {
         return NoteDraft::text([
-            'Session '.$session->number => ["{$session->begun_at->setTimezone($patient->clinic->time_zone)->format('j F Y')}, with {$session->practitioner->name}"],
+            'Session '.$session->number => [
+                "{$session->begun_at->setTimezone($patient->clinic->time_zone)->format('j F Y')}, with {$session->practitioner->name}",
+            ],
             'Screening' => self::screening($patient, $session),
             'Catch up' => [self::text($session->kept('catch-up')['remarks'] ?? '')],
             'Measured' => [...self::measured($patient, $session), self::text($session->kept('measure')['remarks'] ?? '')],
@@ -82,12 +85,23 @@ final class SessionNoteOf
             if ($row['last'] === null || $row['last']['at'] < $session->begun_at->toIso8601ZuluString()) {
                 continue;
             }
-            $show = fn (?array $value) => $value === null ? null : ($row['how'] === 'hands' || $row['how'] === 'rhythm' ? $value['words'] : round($value['value'], 1)." {$row['unit']}");
+            $show = fn (?array $value) => $value === null
+                ? null
+                : ($row['how'] === 'hands' || $row['how'] === 'rhythm' ? $value['words'] : round($value['value'], 1)." {$row['unit']}");
             $lines[] = NoteDraft::measured($row['label'], (string) $show($row['last']), $show($row['before']), $show($row['first']));
         }
         foreach (AskedForms::questionnaires($patient) as $each) {
-            if ($each['last'] !== null && $patient->askedForms()->where('form', $each['key'])->where('completed_at', '>=', $session->begun_at)->exists()) {
-                $lines[] = "{$each['label']} ".($each['last']['score'] === null ? 'not scored, answers are missing' : round($each['last']['score'], 1)." ({$each['last']['band']})").($each['change'] === null ? '' : "; {$each['change']}");
+            if (
+                $each['last'] !== null
+                    && $patient->askedForms()->where('form', $each['key'])->where('completed_at', '>=', $session->begun_at)->exists()
+            ) {
+                $lines[] = "{$each['label']} "
+                    .(
+                        $each['last']['score'] === null
+                            ? 'not scored, answers are missing'
+                            : round($each['last']['score'], 1)." ({$each['last']['band']})"
+                    )
+                    .($each['change'] === null ? '' : "; {$each['change']}");
             }
         }
 
@@ -99,7 +113,10 @@ final class SessionNoteOf
     {
         $lines = [];
         foreach ($session->kept('teach')['tried'] ?? [] as $tried) {
-            $line = NoteDraft::tried((string) $tried['name'], $tried['pattern'] ?? null, isset($tried['effort']) ? (int) $tried['effort'] : null, $tried['smooth'] ?? null, ...array_values($tried['seen'] ?? []));
+            $line = NoteDraft::tried(
+                (string) $tried['name'], $tried['pattern'] ?? null, isset($tried['effort']) ? (int) $tried['effort'] : null,
+                $tried['smooth'] ?? null, ...array_values($tried['seen'] ?? []),
+            );
             $lines[] = trim($line.(self::text($tried['remark'] ?? '') === '' ? '' : '. '.self::text($tried['remark'])));
         }
 
@@ -119,7 +136,8 @@ final class SessionNoteOf
         foreach ($session->kept('decide')['decisions'] ?? [] as $lineage => $each) {
             $decision = Decision::tryFrom((string) ($each['decision'] ?? ''));
             if ($decision !== null) {
-                $lines[] = ($names[$lineage] ?? 'An exercise').": {$decision->label()}".(self::text($each['reason'] ?? '') === '' ? '' : '. '.self::text($each['reason']));
+                $lines[] = ($names[$lineage] ?? 'An exercise').": {$decision->label()}"
+                    .(self::text($each['reason'] ?? '') === '' ? '' : '. '.self::text($each['reason']));
             }
         }
 
@@ -130,9 +148,16 @@ final class SessionNoteOf
     private static function prescribed(Patient $patient, CareSession $session): array
     {
         $lines = [];
-        foreach ($patient->activeProgramme?->versions->filter(fn (ProgrammeVersion $version) => $version->issued_at >= $session->begun_at) ?? [] as $version) {
-            $lines[] = "Version {$version->number}, in force from {$version->in_force_from->format('j M Y')}, review {$version->review_on->format('j M Y')}";
-            array_push($lines, ...$version->items->map(fn (ProgrammeItem $row) => "{$row->item()->name()}: {$row->item()->summary()}")->all());
+        foreach (
+            $patient->activeProgramme?->versions->filter(
+                fn (ProgrammeVersion $version) => $version->issued_at >= $session->begun_at,
+            ) ?? [] as $version
+        ) {
+            $lines[] = "Version {$version->number}, in force from {$version->in_force_from->format('j M Y')}, "
+                ."review {$version->review_on->format('j M Y')}";
+            array_push(
+                $lines, ...$version->items->map(fn (ProgrammeItem $row) => "{$row->item()->name()}: {$row->item()->summary()}")->all(),
+            );
         }
 
         return $lines;
@@ -142,9 +167,14 @@ final class SessionNoteOf
     private static function handedOver(CareSession $session): array
     {
         $kept = $session->kept('hand-over');
-        $next = isset($kept['next_on']) && is_string($kept['next_on']) ? CarbonImmutable::createFromFormat('Y-m-d\TH:i', $kept['next_on']) : null;
+        $next = isset($kept['next_on']) && is_string($kept['next_on'])
+            ? CarbonImmutable::createFromFormat('Y-m-d\TH:i', $kept['next_on'])
+            : null;
 
-        return [($kept['practised'] ?? false) ? 'The patient has practised it once here' : '', $next === null ? '' : 'Next appointment '.$next->format('j M Y H:i'), self::text($kept['remarks'] ?? '')];
+        return [
+            ($kept['practised'] ?? false) ? 'The patient has practised it once here' : '',
+            $next === null ? '' : 'Next appointment '.$next->format('j M Y H:i'), self::text($kept['remarks'] ?? ''),
+        ];
     }
 
     private static function text(mixed $typed): string

@@ -31,7 +31,10 @@ final class SessionSteps
     /** @return array<string, mixed> */
     public static function of(Patient $patient, CareSession $session, Step $step, CarbonImmutable $now): array
     {
-        $patient->loadMissing('latestScreening.answers', 'latestScreening.practitioner', 'openRedFlags', 'activeProgramme.versions.items', 'activeProgramme.versions.practitioner');
+        $patient->loadMissing(
+            'latestScreening.answers', 'latestScreening.practitioner', 'openRedFlags', 'activeProgramme.versions.items',
+            'activeProgramme.versions.practitioner',
+        );
 
         return match ($step) {
             Step::Brief => self::brief($patient, $session, $now),
@@ -54,7 +57,8 @@ final class SessionSteps
         return [
             'lines' => $brief->lines, 'questions' => $brief->questions,
             'last' => $last === null ? null : [
-                'id' => $last->id, 'number' => $last->number, 'on' => $last->begun_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+                'id' => $last->id, 'number' => $last->number,
+                'on' => $last->begun_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
                 'note' => BriefOf::lastNote($last)?->text,
             ],
             'goal' => $patient->activeProgramme?->latestVersion()?->goal,
@@ -65,20 +69,38 @@ final class SessionSteps
     private static function catchUp(Patient $patient, CareSession $session, CarbonImmutable $now): array
     {
         $evidence = EvidenceOf::on(OnFile::patient($patient, $now));
-        $time = fn (PracticeOnFile $practice) => $practice->record->startedAt->setTimezone(new DateTimeZone($patient->time_zone))->format('j M H:i');
+        $time = fn (PracticeOnFile $practice) => $practice->record->startedAt->setTimezone(
+            new DateTimeZone($patient->time_zone),
+        )->format('j M H:i');
         $since = BriefOf::before($patient, $session)?->begun_at;
         $practices = collect($evidence === null ? [] : array_reverse($evidence->practices));
 
         return [
-            'exercises' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row))], self::rows($patient)),
+            'exercises' => $evidence === null
+                ? []
+                : array_map(
+                    fn (ProgrammeItem $row) => [
+                        'name' => $row->item()->name(), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
+                    ],
+                    self::rows($patient),
+                ),
             'stops' => $practices->filter(fn (PracticeOnFile $practice) => $practice->stopClass !== null)->take(10)
-                ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'symptom' => $practice->stopSymptom?->label() ?? 'no symptom', 'remark' => $practice->remark() === '' ? null : $practice->remark()])->values(),
-            'remarks' => $practices->filter(fn (PracticeOnFile $practice) => ($since === null || $practice->record->startedAt >= $since) && $practice->remark() !== '')->take(self::REMARKS)
+                ->map(
+                    fn (PracticeOnFile $practice) => [
+                        'on' => $time($practice), 'symptom' => $practice->stopSymptom?->label() ?? 'no symptom',
+                        'remark' => $practice->remark() === '' ? null : $practice->remark(),
+                    ],
+                )->values(),
+            'remarks' => $practices->filter(
+                fn (PracticeOnFile $practice) => ($since === null || $practice->record->startedAt >= $since) && $practice->remark() !== '',
+            )->take(self::REMARKS)
                 ->map(fn (PracticeOnFile $practice) => ['on' => $time($practice), 'text' => $practice->remark()])->values(),
             'diary' => DiaryOf::patient($patient, $now),
             'screened' => $patient->latestScreening === null ? null : [
-                'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'), 'by' => $patient->latestScreening->practitioner->name,
-                'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay(),
+                'on' => $patient->latestScreening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+                'by' => $patient->latestScreening->practitioner->name,
+                'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)
+                    ->startOfDay(),
             ],
         ];
     }
@@ -88,8 +110,10 @@ final class SessionSteps
     {
         $own = array_map(fn (ProgrammeItem $row) => self::choice($row->item(), $row->fields, $row->lineage), self::rows($patient));
         $catalogue = array_map(fn (Technique $technique) => [
-            'name' => $technique->name, 'lineage' => null, 'fields' => ['technique' => $technique->key], 'ratio' => $technique->ratio, 'count_length' => $technique->ratio === null ? null : $technique->count,
-            'right' => array_map(fn (string $key) => (string) __($key), $technique->teaching->right), 'mistakes' => array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
+            'name' => $technique->name, 'lineage' => null, 'fields' => ['technique' => $technique->key], 'ratio' => $technique->ratio,
+            'count_length' => $technique->ratio === null ? null : $technique->count,
+            'right' => array_map(fn (string $key) => (string) __($key), $technique->teaching->right),
+            'mistakes' => array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
             'hands' => (string) __($technique->hands),
         ], array_values(array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn)));
 
@@ -104,12 +128,17 @@ final class SessionSteps
     {
         $technique = $item->prescription->technique;
         $own = $item->prescription->own->right ?? '';
-        $right = $item->routine !== null ? [] : ($own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($technique)));
+        $right = $item->routine !== null
+            ? []
+            : ($own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($technique)));
 
         return [
-            'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields, 'ratio' => $item->routine === null ? ($fields['ratio'] ?? null) : null,
-            'count_length' => $item->routine === null && isset($fields['ratio']) ? $item->prescription->countLength->seconds : null, 'right' => $right,
-            'mistakes' => $item->routine !== null ? [] : array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes), 'hands' => $item->routine !== null ? '' : (string) __($technique->hands),
+            'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields,
+            'ratio' => $item->routine === null ? ($fields['ratio'] ?? null) : null,
+            'count_length' => $item->routine === null && isset($fields['ratio']) ? $item->prescription->countLength->seconds : null,
+            'right' => $right,
+            'mistakes' => $item->routine !== null ? [] : array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
+            'hands' => $item->routine !== null ? '' : (string) __($technique->hands),
         ];
     }
 
@@ -121,12 +150,21 @@ final class SessionSteps
         $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
 
         return [
-            'decisions' => array_map(fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases()),
+            'decisions' => array_map(
+                fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases(),
+            ),
             'items' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => [
-                'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(), 'as_needed' => $row->item()->asNeeded !== null,
-                'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'), 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
+                'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(),
+                'as_needed' => $row->item()->asNeeded !== null,
+                'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'),
+                'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
                 'next' => self::nextRung($row->item(), ReachOf::on($file)->reach),
-                'proposal' => ($proposal = $proposals?->item($row)) === null ? null : ['kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because, 'rule' => $proposal->kind->rule()],
+                'proposal' => ($proposal = $proposals?->item($row)) === null
+                    ? null
+                    : [
+                        'kind' => $proposal->kind->value, 'label' => $proposal->kind->label(), 'because' => $proposal->because,
+                        'rule' => $proposal->kind->rule(),
+                    ],
             ], self::rows($patient)),
         ];
     }
@@ -144,8 +182,12 @@ final class SessionSteps
 
         return [
             'version' => $version === null ? null : [
-                'number' => $version->number, 'is_new' => $version->issued_at >= $session->begun_at, 'in_force_from' => $version->in_force_from->format('j M Y'), 'review_on' => $version->review_on->format('j M Y'),
-                'patient_note' => $version->patient_note, 'items' => $version->items->map(fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'summary' => $row->item()->summary()]),
+                'number' => $version->number, 'is_new' => $version->issued_at >= $session->begun_at,
+                'in_force_from' => $version->in_force_from->format('j M Y'), 'review_on' => $version->review_on->format('j M Y'),
+                'patient_note' => $version->patient_note,
+                'items' => $version->items->map(
+                    fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'summary' => $row->item()->summary()],
+                ),
             ],
             'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
             'public_address' => config()->string('app.url'),

@@ -28,14 +28,20 @@ final class ScreeningForm
     {
         $groups = [];
         foreach (Flag::asked() as $flag) {
-            $groups[$flag->group()][] = ['key' => Questions::flagKey($flag), 'text' => $flag->question(), 'weeks' => $flag->recentWeeks(), 'gas' => $flag->recentWeeks(withGas: true) !== $flag->recentWeeks()];
+            $groups[$flag->group()][] = [
+                'key' => Questions::flagKey($flag), 'text' => $flag->question(), 'weeks' => $flag->recentWeeks(),
+                'gas' => $flag->recentWeeks(withGas: true) !== $flag->recentWeeks(),
+            ];
         }
 
         return [
             ['title' => 'Refer first', 'red' => true, 'questions' => array_map(fn (RedFlag $flag) => [
                 'key' => Questions::redKey($flag), 'text' => Questions::ofRedFlag($flag), 'note' => $flag->note(),
             ], RedFlag::asked()), 'source' => 'Each asked and answered by itself. Limits of the last four: '.EarlyWarning::SOURCE],
-            ...array_map(fn (string $title, array $questions) => ['title' => $title, 'red' => false, 'source' => '', 'questions' => $questions], array_keys($groups), $groups),
+            ...array_map(
+                fn (string $title, array $questions) => ['title' => $title, 'red' => false, 'source' => '', 'questions' => $questions],
+                array_keys($groups), $groups,
+            ),
         ];
     }
 
@@ -53,9 +59,14 @@ final class ScreeningForm
             'remark' => $screening->remark,
             'pregnancy_weeks' => $screening->answers->firstWhere('question', 'flag.pregnancy')?->pregnancy_weeks,
             'answers' => $screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer]),
-            'happened_on' => (object) $screening->answers->whereNotNull('happened_on')->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->happened_on?->format('Y-m-d')])->all(),
+            'happened_on' => (object) $screening->answers->whereNotNull('happened_on')
+                ->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->happened_on?->format('Y-m-d')])->all(),
             'with_gas' => $screening->answers->contains(fn (ScreeningAnswer $answer) => $answer->with_gas),
-            'new_questions' => count(Questions::unanswered($screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer])->all())),
+            'new_questions' => count(
+                Questions::unanswered(
+                    $screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer])->all(),
+                ),
+            ),
             'ends_on' => (object) $screening->answers->whereNotNull('ends_on')
                 ->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->ends_on?->format('Y-m-d')])->all(),
         ];
@@ -76,7 +87,12 @@ final class ScreeningForm
                     'measured' => 'measured',
                     default => 'answered in the screening',
                 }.', '.$time($raised->raised_at),
-                'actions' => $raised->actions->map(fn (RedFlagAction $action) => ['action' => $action->action, 'by' => $action->practitioner->name, 'on' => $time($action->recorded_at), 'waits' => $action->outcome === RedFlagAction::WAITING]),
+                'actions' => $raised->actions->map(
+                    fn (RedFlagAction $action) => [
+                        'action' => $action->action, 'by' => $action->practitioner->name, 'on' => $time($action->recorded_at),
+                        'waits' => $action->outcome === RedFlagAction::WAITING,
+                    ],
+                ),
             ])->all());
     }
 
@@ -89,9 +105,12 @@ final class ScreeningForm
     /** @return list<array{lineage: string, name: string}> exercises that may go on one by one; recovery is never paused */
     public static function exercises(Patient $patient): array
     {
-        $rows = $patient->activeProgramme?->loadMissing('versions.items')->latestVersion()?->items->reject(fn (ProgrammeItem $row) => $row->item()->isRecovery());
+        $rows = $patient->activeProgramme?->loadMissing('versions.items')->latestVersion()?->items
+            ->reject(fn (ProgrammeItem $row) => $row->item()->isRecovery());
 
-        return array_values($rows?->map(fn (ProgrammeItem $row) => ['lineage' => $row->lineage, 'name' => $row->item()->name()])->all() ?? []);
+        return array_values(
+            $rows?->map(fn (ProgrammeItem $row) => ['lineage' => $row->lineage, 'name' => $row->item()->name()])->all() ?? [],
+        );
     }
 
     /** @return list<array<string, mixed>> earlier screenings, newest first: what was answered yes, by whom */
@@ -104,10 +123,14 @@ final class ScreeningForm
             }
         }
 
-        return array_values($patient->screenings()->with(['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)])->orderByDesc('id')->limit(self::MOST)->get()
+        return array_values($patient->screenings()->with(
+            ['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)],
+        )->orderByDesc('id')->limit(self::MOST)->get()
             ->map(fn (Screening $screening) => [
-                'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'), 'by' => $screening->practitioner->name,
-                'from_patient' => $screening->asked_form_id !== null, 'yes' => $screening->answers->map(fn (ScreeningAnswer $answer) => $labels[$answer->question] ?? $answer->question),
+                'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
+                'by' => $screening->practitioner->name,
+                'from_patient' => $screening->asked_form_id !== null,
+                'yes' => $screening->answers->map(fn (ScreeningAnswer $answer) => $labels[$answer->question] ?? $answer->question),
             ])->all());
     }
 
@@ -119,7 +142,9 @@ final class ScreeningForm
         return $form === null ? null : [
             'id' => $form->id, 'answered' => $form->answered, 'of' => count(AskedForms::keys(AskedForm::SCREENING)),
             'sent_on' => $form->completed_at?->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
-            'answers' => (object) array_map(fn (mixed $answer) => (bool) $answer, $form->completed_at === null ? [] : ($form->answers ?? [])),
+            'answers' => (object) array_map(
+                fn (mixed $answer) => (bool) $answer, $form->completed_at === null ? [] : ($form->answers ?? []),
+            ),
         ];
     }
 }

@@ -16,8 +16,10 @@ final class TrailOf
 
     /** By the first part of the address. */
     private const WORDS = [
-        'course' => 'Course', 'screening' => 'Screening', 'red-flags' => 'What was done about a red flag', 'measure' => 'Measurements', 'forms' => 'Questionnaires', 'new-findings' => 'New findings',
-        'sessions' => 'Session', 'bench' => 'Bench', 'versions' => 'Programme version', 'access' => 'Access', 'consent' => 'Consent', 'devices' => 'Devices', 'pauses' => 'Pauses',
+        'course' => 'Course', 'screening' => 'Screening', 'red-flags' => 'What was done about a red flag', 'measure' => 'Measurements',
+        'forms' => 'Questionnaires', 'new-findings' => 'New findings',
+        'sessions' => 'Session', 'bench' => 'Bench', 'versions' => 'Programme version', 'access' => 'Access', 'consent' => 'Consent',
+        'devices' => 'Devices', 'pauses' => 'Pauses',
         'record' => 'Record', 'details' => 'Details', 'handovers' => 'Who is responsible',
     ];
 
@@ -39,9 +41,13 @@ final class TrailOf
      */
     private static function list(Builder $entries, string $zone): array
     {
-        return array_values($entries->with('practitioner')->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get()->map(fn (TrailEntry $entry) => [
-            'on' => $entry->at->setTimezone($zone)->format('j M Y H:i'), 'by' => $entry->practitioner->name, 'kind' => $entry->kind === 'read' ? 'opened' : 'changed',
-            'what' => self::WORDS[explode('/', $entry->what)[0]] ?? $entry->what, 'patient' => $entry->patient->name, 'patient_id' => $entry->patient_id,
+        $latest = $entries->with('practitioner')->orderByDesc('at')->orderByDesc('id')->limit(self::MOST)->get();
+
+        return array_values($latest->map(fn (TrailEntry $entry) => [
+            'on' => $entry->at->setTimezone($zone)->format('j M Y H:i'), 'by' => $entry->practitioner->name,
+            'kind' => $entry->kind === 'read' ? 'opened' : 'changed',
+            'what' => self::WORDS[explode('/', $entry->what)[0]] ?? $entry->what, 'patient' => $entry->patient->name,
+            'patient_id' => $entry->patient_id,
         ])->all());
     }
 }

@@ -61,6 +61,7 @@ final readonly class HandCheck
     {
         $more = array_filter([$this->shouldersLift ? 'shoulders lift' : '', $this->ribsFlared ? 'ribs flared at rest' : '']);
 
-        return "{$this->pattern()}, {$this->first} first, ".round($this->chestShare() * 100).' % at the chest'.($more === [] ? '' : '; '.implode(', ', $more));
+        return "{$this->pattern()}, {$this->first} first, ".round($this->chestShare() * 100).' % at the chest'
+            .($more === [] ? '' : '; '.implode(', ', $more));
     }
 }

@@ -161,7 +161,10 @@ enum Measure: string
     {
         [$min, $max] = $this->possible();
         if ($value < $min || $value > $max) {
-            throw InvalidValue::because("{$this->label()} of ".Numbers::print($value)." {$this->unit()} is outside ".Numbers::print($min).' to '.Numbers::print($max).'.');
+            throw InvalidValue::because(
+                "{$this->label()} of ".Numbers::print($value)." {$this->unit()} is outside ".Numbers::print($min).' to '
+                    .Numbers::print($max).'.',
+            );
         }
 
         return $value;

@@ -35,15 +35,18 @@ final readonly class Questionnaire
     {
         return new self(
             'gad-7', 'GAD-7', 7, 3, [0 => 'minimal', 5 => 'mild', 10 => 'moderate', 15 => 'severe'], 1, 4.0, 8.0,
-            'Spitzer, Kroenke, Williams, Löwe, Arch Intern Med 2006;166:1092–1097. Reliable change and recovery cut-off: NHS Talking Therapies Manual (from memory); Toussaint et al., J Affect Disord 2020;265:395–401 (from memory).',
+            'Spitzer, Kroenke, Williams, Löwe, Arch Intern Med 2006;166:1092–1097. Reliable change and recovery cut-off: NHS Talking '
+                .'Therapies Manual (from memory); Toussaint et al., J Affect Disord 2020;265:395–401 (from memory).',
         );
     }
 
     public static function nijmegen(): self
     {
         return new self(
-            'nijmegen', 'Nijmegen questionnaire', 16, 4, [0 => 'up to the usual upper end', 21 => 'raised', 23 => 'has been read as over-breathing'], 0, null, null,
-            'van Dixhoorn & Duivenvoorden, J Psychosom Res 1985;29:199–206; van Dixhoorn & Folgering, ERJ Open Research 2015;1:00001-2015 (from memory): no diagnosis.',
+            'nijmegen', 'Nijmegen questionnaire', 16, 4,
+            [0 => 'up to the usual upper end', 21 => 'raised', 23 => 'has been read as over-breathing'], 0, null, null,
+            'van Dixhoorn & Duivenvoorden, J Psychosom Res 1985;29:199–206; van Dixhoorn & Folgering, ERJ Open Research 2015;1:00001-2015 '
+                .'(from memory): no diagnosis.',
         );
     }
 
@@ -51,7 +54,10 @@ final readonly class Questionnaire
     {
         return new self(
             'mmrc', 'mMRC breathlessness grade', 1, 4,
-            [0 => 'only with strenuous exercise', 1 => 'hurrying or uphill', 2 => 'slower than others of the same age', 3 => 'stops after about 100 m', 4 => 'too breathless to leave the house'],
+            [
+                0 => 'only with strenuous exercise', 1 => 'hurrying or uphill', 2 => 'slower than others of the same age',
+                3 => 'stops after about 100 m', 4 => 'too breathless to leave the house',
+            ],
             0, null, null, 'Bestall et al., Thorax 1999;54:581–586 (from memory).',
         );
     }

@@ -40,7 +40,10 @@ final readonly class RibExpansion
             $out = self::centimetres($pair[0] ?? null);
             $in = self::centimetres($pair[1] ?? null);
             if ($in < $out) {
-                throw InvalidValue::because('At the end of the inhale the tape reads '.Numbers::print($in).' cm, less than the '.Numbers::print($out).' cm at the end of the exhale. Are they swapped?');
+                throw InvalidValue::because(
+                    'At the end of the inhale the tape reads '.Numbers::print($in).' cm, less than the '.Numbers::print($out)
+                        .' cm at the end of the exhale. Are they swapped?',
+                );
             }
             $read[] = [$out, $in];
             $differences[] = round($in - $out, 3);

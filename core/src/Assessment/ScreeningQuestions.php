@@ -80,7 +80,9 @@ final class ScreeningQuestions
             RedFlag::HeadInjury => 'A head injury within 6 weeks?',
             RedFlag::Suicide => 'Thoughts of suicide?',
             RedFlag::RestingRate => self::outside(Measure::RestingRate, 'Resting rate %2$d or more, or %1$d or fewer, breaths a minute?'),
-            RedFlag::Saturation => self::outside(Measure::Saturation, 'Oxygen saturation %1$d %% or less, or below the patient’s own normal range?'),
+            RedFlag::Saturation => self::outside(
+                Measure::Saturation, 'Oxygen saturation %1$d %% or less, or below the patient’s own normal range?',
+            ),
             RedFlag::Pulse => self::outside(Measure::Pulse, 'Pulse %2$d or more, or %1$d or less?'),
             RedFlag::SystolicPressure => self::outside(Measure::Systolic, 'Systolic blood pressure %1$d or less, or %2$d or more?'),
             default => ucfirst($flag->label()).'?',

@@ -39,9 +39,18 @@ final readonly class Taken
     private static function fall(Measure $measure, Fields $fields): self
     {
         $lowest = $measure->check($fields->number('lowest', '% at the lowest'));
-        $fall = new SaturationFall($measure->check($fields->number('from', '% before the hold')), $lowest, $fields->numberIn('seconds', 0, 600, 'seconds'));
+        $fall = new SaturationFall(
+            $measure->check($fields->number('from', '% before the hold')), $lowest, $fields->numberIn('seconds', 0, 600, 'seconds'),
+        );
 
-        return new self($lowest, ['from' => $fall->from, 'seconds' => $fall->seconds, 'words' => 'from '.Numbers::print($fall->from).' %, low for '.Numbers::print($fall->seconds).' s'], 'watched in a hold');
+        return new self(
+            $lowest,
+            [
+                'from' => $fall->from, 'seconds' => $fall->seconds,
+                'words' => 'from '.Numbers::print($fall->from).' %, low for '.Numbers::print($fall->seconds).' s',
+            ],
+            'watched in a hold',
+        );
     }
 
     private static function typed(Measure $measure, Fields $fields): self
@@ -54,7 +63,8 @@ final readonly class Taken
         $rate = TappedRate::of(array_values($fields->list('taps')));
 
         return new self($measure->check($rate->rate), [
-            'taps' => $rate->taps, 'median_s' => $rate->medianInterval, 'variation' => $rate->variation, 'cross_check' => $rate->crossCheck, 'doubtful' => $rate->doubtful,
+            'taps' => $rate->taps, 'median_s' => $rate->medianInterval, 'variation' => $rate->variation, 'cross_check' => $rate->crossCheck,
+            'doubtful' => $rate->doubtful,
         ], 'tapped');
     }
 
@@ -63,36 +73,53 @@ final readonly class Taken
         [$min, $max] = $measure->possible();
         $best = BestOf::of(self::filled($fields->list('tries')), $min, $max, 'seconds');
 
-        return new self($best->best, ['tries' => $best->tries, 'spread' => $best->spread, 'words' => 'spread '.Numbers::print($best->spread, 1).' s'], 'best of '.count($best->tries));
+        return new self(
+            $best->best, ['tries' => $best->tries, 'spread' => $best->spread, 'words' => 'spread '.Numbers::print($best->spread, 1).' s'],
+            'best of '.count($best->tries),
+        );
     }
 
     private static function ceiling(Measure $measure, Fields $fields): self
     {
         $count = $fields->number('count_length', 'seconds a count');
         $isPlayed = $fields->text('step') !== '';
-        $ceiling = $isPlayed ? ComfortCeiling::stoppedIn($fields->whole('step', 1, ComfortCeiling::LONGEST_COUNTS - ComfortCeiling::FIRST_COUNTS + 2, 'lengths'), $count) : ComfortCeiling::of($fields->whole('counts', 1, 20, 'counts'), $count);
+        $ceiling = $isPlayed
+            ? ComfortCeiling::stoppedIn(
+                $fields->whole('step', 1, ComfortCeiling::LONGEST_COUNTS - ComfortCeiling::FIRST_COUNTS + 2, 'lengths'), $count,
+            )
+            : ComfortCeiling::of($fields->whole('counts', 1, 20, 'counts'), $count);
 
         return new self(
-            $measure->check($ceiling->seconds()), ['counts' => $ceiling->counts, 'count_length' => $ceiling->countSeconds, 'words' => $ceiling->inWords()], $isPlayed ? 'led in the room' : 'typed',
+            $measure->check($ceiling->seconds()),
+            ['counts' => $ceiling->counts, 'count_length' => $ceiling->countSeconds, 'words' => $ceiling->inWords()],
+            $isPlayed ? 'led in the room' : 'typed',
         );
     }
 
     private static function hands(Fields $fields): self
     {
         $check = new HandCheck(
-            $fields->whole('chest', 0, 4, 'movement of the chest'), $fields->whole('belly', 0, 4, 'movement of the belly'), $fields->text('first'), $fields->isTrue('shoulders'), $fields->isTrue('ribs'),
+            $fields->whole('chest', 0, 4, 'movement of the chest'), $fields->whole('belly', 0, 4, 'movement of the belly'),
+            $fields->text('first'), $fields->isTrue('shoulders'), $fields->isTrue('ribs'),
         );
 
         return new self($check->chestShare() * 100, [
-            'chest' => $check->chest, 'belly' => $check->belly, 'first' => $check->first, 'pattern' => $check->pattern(), 'words' => $check->inWords(),
+            'chest' => $check->chest, 'belly' => $check->belly, 'first' => $check->first, 'pattern' => $check->pattern(),
+            'words' => $check->inWords(),
         ], 'two hands');
     }
 
     private static function ribs(Measure $measure, Fields $fields): self
     {
-        $ribs = RibExpansion::of(array_values(array_filter($fields->list('pairs'), fn (mixed $pair) => is_array($pair) && self::filled($pair) !== [])));
+        $ribs = RibExpansion::of(
+            array_values(array_filter($fields->list('pairs'), fn (mixed $pair) => is_array($pair) && self::filled($pair) !== [])),
+        );
 
-        return new self($measure->check($ribs->best), ['pairs' => $ribs->pairs, 'spread' => $ribs->spread, 'words' => 'spread '.Numbers::print($ribs->spread, 1).' cm'], 'tape, best of '.count($ribs->pairs));
+        return new self(
+            $measure->check($ribs->best),
+            ['pairs' => $ribs->pairs, 'spread' => $ribs->spread, 'words' => 'spread '.Numbers::print($ribs->spread, 1).' cm'],
+            'tape, best of '.count($ribs->pairs),
+        );
     }
 
     private static function rhythm(Fields $fields): self
@@ -103,7 +130,9 @@ final readonly class Taken
             default => throw InvalidValue::because('Say whether the breath is even or uneven.'),
         }, $fields->whole('sighs', 0, 50, 'sighs in 5 minutes'));
 
-        return new self((float) $rhythm->sighs, ['route' => $rhythm->route, 'even' => $rhythm->isEven, 'words' => $rhythm->inWords()], 'watched');
+        return new self(
+            (float) $rhythm->sighs, ['route' => $rhythm->route, 'even' => $rhythm->isEven, 'words' => $rhythm->inWords()], 'watched',
+        );
     }
 
     /**

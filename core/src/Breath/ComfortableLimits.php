@@ -6,7 +6,9 @@ namespace IvoryPace\Breath;
 
 use IvoryPace\InvalidValue;
 
-/** The longest inhale, hold and exhale that a patient was measured to do comfortably, in seconds. A rest is held to the limit of the hold. */
+/**
+ * The longest inhale, hold and exhale that a patient was measured to do comfortably, in seconds. A rest is held to the limit of the hold.
+ */
 final readonly class ComfortableLimits
 {
     /** @throws InvalidValue when a limit is not between 0 and 120 s */

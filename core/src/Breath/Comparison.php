@@ -11,10 +11,15 @@ final readonly class Comparison
     {
     }
 
-    /** @return list<array{what: string, unit: string, a: float, b: float, difference: float}> b against a; all of them, also those that are equal */
+    /**
+     * @return list<array{what: string, unit: string, a: float, b: float, difference: float}> b against a; all of them, also those that are
+     * equal
+     */
     public function lines(): array
     {
-        $of = fn (string $what, string $unit, float $a, float $b) => ['what' => $what, 'unit' => $unit, 'a' => $a, 'b' => $b, 'difference' => $b - $a];
+        $of = fn (string $what, string $unit, float $a, float $b) => [
+            'what' => $what, 'unit' => $unit, 'a' => $a, 'b' => $b, 'difference' => $b - $a,
+        ];
 
         return [
             $of('inhale', 's', $this->a->inhaleSeconds(), $this->b->inhaleSeconds()),

@@ -72,7 +72,9 @@ final class Fitting
             if ($most < 1 && ($phase === Phase::Inhale || $phase === Phase::Exhale)) {
                 return null;
             }
-            $pattern = ($phase === Phase::Inhale ? $pattern->with(Phase::TopUp, Counts::zero()) : $pattern)->with($phase, Counts::of($most));
+            $pattern = (
+                $phase === Phase::Inhale ? $pattern->with(Phase::TopUp, Counts::zero()) : $pattern
+            )->with($phase, Counts::of($most));
         }
 
         return $pattern;
@@ -109,7 +111,9 @@ final class Fitting
     {
         $breaths = $cycle->breathsIn($minutes * 60);
         if ($breaths < 1) {
-            throw InvalidValue::because('One breath takes '.Numbers::print($cycle->seconds()).' s; not even one fits into '.Numbers::print($minutes).' min.');
+            throw InvalidValue::because(
+                'One breath takes '.Numbers::print($cycle->seconds()).' s; not even one fits into '.Numbers::print($minutes).' min.',
+            );
         }
 
         return $breaths;
@@ -132,7 +136,9 @@ final class Fitting
             throw InvalidValue::because('The goal must be a rate above 0 and no faster than the resting rate.');
         }
 
-        return array_map(fn (int $week) => $week === $weeks ? $goal : $restingRate * ($goal / $restingRate) ** ($week / $weeks), range(0, $weeks));
+        return array_map(
+            fn (int $week) => $week === $weeks ? $goal : $restingRate * ($goal / $restingRate) ** ($week / $weeks), range(0, $weeks),
+        );
     }
 
     /**

@@ -90,6 +90,11 @@ final readonly class PatientDay
     /** Days since 1 January 1970. */
     private function number(): int
     {
-        return intdiv((int) gmmktime(12, 0, 0, (int) substr($this->date, 5, 2), (int) substr($this->date, 8, 2), (int) substr($this->date, 0, 4)) - 43_200, 86_400);
+        return intdiv(
+            (int) gmmktime(
+                12, 0, 0, (int) substr($this->date, 5, 2), (int) substr($this->date, 8, 2), (int) substr($this->date, 0, 4),
+            ) - 43_200,
+            86_400,
+        );
     }
 }

@@ -57,7 +57,9 @@ final readonly class ProgrammeDocument
     public static function read(string $json): array
     {
         if (strlen($json) > self::MOST_BYTES) {
-            return [null, ['/' => 'The file has '.number_format(strlen($json) / 1000).' kB; at most '.self::MOST_BYTES / 1000 .' kB are read.']];
+            return [
+                null, ['/' => 'The file has '.number_format(strlen($json) / 1000).' kB; at most '.self::MOST_BYTES / 1000 .' kB are read.'],
+            ];
         }
         try {
             $data = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
@@ -154,6 +156,9 @@ final readonly class ProgrammeDocument
      */
     private static function set(array $fields): array
     {
-        return array_filter($fields, fn (mixed $value, int|string $field) => $value !== null && ! ($field === 'parameters' && $value === []), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $fields, fn (mixed $value, int|string $field) => $value !== null && ! ($field === 'parameters' && $value === []),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

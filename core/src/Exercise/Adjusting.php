@@ -27,7 +27,9 @@ final class Adjusting
     public static function tooHard(Prescription $now, School $school, bool $neverFlatter = false): array
     {
         $ways = match ($school) {
-            School::GentleControl => [self::knownEasier($now), self::smallerCount($now), ...array_slice(self::easierPositions($now, $neverFlatter), 0, 1)],
+            School::GentleControl => [
+                self::knownEasier($now), self::smallerCount($now), ...array_slice(self::easierPositions($now, $neverFlatter), 0, 1),
+            ],
             School::RatioPractice => [self::pace($now, 1 - self::PACE)],
             School::RibMechanics => [self::fewer($now)],
             School::Contemplative => [self::fewerSteps($now), self::withoutCount($now)],
@@ -41,7 +43,8 @@ final class Adjusting
     public static function anyEasier(Prescription $now, bool $neverFlatter = false): array
     {
         return self::possible($now, [
-            self::shorterRetention($now), self::withoutHold($now), self::knownEasier($now), self::smallerCount($now), self::shorterHum($now), self::fewer($now), self::shorter($now),
+            self::shorterRetention($now), self::withoutHold($now), self::knownEasier($now), self::smallerCount($now),
+            self::shorterHum($now), self::fewer($now), self::shorter($now),
             self::fewerSteps($now), ...self::easierPositions($now, $neverFlatter),
         ]);
     }
@@ -80,7 +83,9 @@ final class Adjusting
             return null;
         }
 
-        return new Change(($factor < 1 ? 'faster' : 'slower').' at the same ratio: '.Numbers::print($count).' s a count', ['count_length' => $count]);
+        return new Change(
+            ($factor < 1 ? 'faster' : 'slower').' at the same ratio: '.Numbers::print($count).' s a count', ['count_length' => $count],
+        );
     }
 
     private static function knownEasier(Prescription $now): ?Change
@@ -88,7 +93,9 @@ final class Adjusting
         $easier = $now->technique->easier;
         $isThere = $easier !== [] && ($now->pattern?->toString() === $now->technique->ratio);
 
-        return $isThere ? new Change('shorter phases: '.implode(', ', array_map(strval(...), array_filter($easier, is_scalar(...)))), $easier) : null;
+        return $isThere
+            ? new Change('shorter phases: '.implode(', ', array_map(strval(...), array_filter($easier, is_scalar(...)))), $easier)
+            : null;
     }
 
     /** A count less on hold and exhale; the exhale stays at least as long as the inhale. */
@@ -98,8 +105,12 @@ final class Adjusting
         if ($pattern === null) {
             return null;
         }
-        $less = fn (Phase $phase, int $least) => Counts::ofHundredths(max(min($least, $pattern->counts($phase)->hundredths), $pattern->counts($phase)->hundredths - 100));
-        $shorter = $pattern->with(Phase::Exhale, $less(Phase::Exhale, $pattern->inhale->hundredths + $pattern->topUp->hundredths))->with(Phase::Hold, $less(Phase::Hold, 0));
+        $less = fn (Phase $phase, int $least) => Counts::ofHundredths(
+            max(min($least, $pattern->counts($phase)->hundredths), $pattern->counts($phase)->hundredths - 100),
+        );
+        $shorter = $pattern->with(
+            Phase::Exhale, $less(Phase::Exhale, $pattern->inhale->hundredths + $pattern->topUp->hundredths),
+        )->with(Phase::Hold, $less(Phase::Hold, 0));
         if ($shorter->equals($pattern)) {
             $all = $pattern->with(Phase::Inhale, $less(Phase::Inhale, 200));
             $shorter = $all->with(Phase::Exhale, $less(Phase::Exhale, 200));
@@ -111,17 +122,27 @@ final class Adjusting
     /** @return list<Change> the nearest first */
     private static function easierPositions(Prescription $now, bool $neverFlatter): array
     {
-        $there = array_values(array_filter($now->position->easier($neverFlatter), fn (Position $position) => in_array($position, $now->technique->positions, true)));
+        $there = array_values(
+            array_filter(
+                $now->position->easier($neverFlatter), fn (Position $position) => in_array($position, $now->technique->positions, true),
+            ),
+        );
 
-        return array_map(fn (Position $position) => new Change('easier position: '.$position->label(), ['position' => $position->value]), $there);
+        return array_map(
+            fn (Position $position) => new Change('easier position: '.$position->label(), ['position' => $position->value]), $there,
+        );
     }
 
     private static function shorterRetention(Prescription $now): ?Change
     {
         $parameter = $now->technique->parameters['retention'] ?? null;
-        $shorter = $parameter === null ? 0.0 : max($parameter->min, floor($now->retentionSeconds() / 2 / $parameter->step) * $parameter->step);
+        $shorter = $parameter === null
+            ? 0.0
+            : max($parameter->min, floor($now->retentionSeconds() / 2 / $parameter->step) * $parameter->step);
 
-        return $parameter === null || $shorter >= $now->retentionSeconds() ? null : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['retention' => $shorter] + $now->parameters]);
+        return $parameter === null || $shorter >= $now->retentionSeconds()
+            ? null
+            : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['retention' => $shorter] + $now->parameters]);
     }
 
     /** Hold and rest go, and the exhale stays as it is. */
@@ -141,21 +162,27 @@ final class Adjusting
         $parameter = $now->technique->parameters['inhale'] ?? null;
         $shorter = $parameter === null ? 0.0 : $now->parameter('inhale') - 1;
 
-        return $parameter === null || $shorter < $parameter->min ? null : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['inhale' => $shorter] + $now->parameters]);
+        return $parameter === null || $shorter < $parameter->min
+            ? null
+            : new Change('shorter: '.$parameter->print($shorter), ['parameters' => ['inhale' => $shorter] + $now->parameters]);
     }
 
     private static function fewer(Prescription $now): ?Change
     {
         $fewer = $now->breaths === null ? 0 : max(1, intdiv($now->breaths * 2, 3));
 
-        return $now->breaths === null || $fewer === $now->breaths ? null : new Change("fewer: $fewer {$now->technique->length->value}", ['breaths' => $fewer]);
+        return $now->breaths === null || $fewer === $now->breaths
+            ? null
+            : new Change("fewer: $fewer {$now->technique->length->value}", ['breaths' => $fewer]);
     }
 
     private static function shorter(Prescription $now): ?Change
     {
         $minutes = $now->minutes === null ? 0.0 : max(Prescription::MIN_MINUTES, floor($now->minutes * 2 * 2 / 3) / 2);
 
-        return $now->minutes === null || $minutes >= $now->minutes ? null : new Change('shorter: '.Numbers::print($minutes).' min', ['minutes' => $minutes]);
+        return $now->minutes === null || $minutes >= $now->minutes
+            ? null
+            : new Change('shorter: '.Numbers::print($minutes).' min', ['minutes' => $minutes]);
     }
 
     private static function fewerSteps(Prescription $now): ?Change
@@ -177,6 +204,8 @@ final class Adjusting
             return null;
         }
 
-        return new Change('nothing counted aloud', ['counting' => array_fill_keys(['inhale', 'hold', 'exhale', 'rest'], Counting::Silent->value)]);
+        return new Change(
+            'nothing counted aloud', ['counting' => array_fill_keys(['inhale', 'hold', 'exhale', 'rest'], Counting::Silent->value)],
+        );
     }
 }

@@ -33,7 +33,12 @@ final class Catalogue
     private static function build(): array
     {
         $all = [];
-        foreach ([...LongerExhale::techniques(), ...Plain::techniques(), ...WithHolds::techniques(), ...WeightAndShape::techniques(), ...RestAndAttention::techniques()] as $technique) {
+        foreach (
+            [
+                ...LongerExhale::techniques(), ...Plain::techniques(), ...WithHolds::techniques(), ...WeightAndShape::techniques(),
+                ...RestAndAttention::techniques(),
+            ] as $technique
+        ) {
             $all[$technique->key] = $technique;
         }
 

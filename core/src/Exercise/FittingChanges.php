@@ -28,13 +28,17 @@ final class FittingChanges
         $counts = self::counts($fit, $slowest);
         if ($fit->suits() && $counts !== []) {
             $changes = array_map(fn (float $count, int $place) => new Change(
-                'same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit').self::slow($pattern, $count * $slowest), ['count_length' => $count],
+                'same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit')
+                    .self::slow($pattern, $count * $slowest),
+                ['count_length' => $count],
             ), $counts, array_keys($counts));
             $full = $counts[count($counts) - 1];
 
             return [sprintf(
                 'The %s limits: %s fits at %s s a count%s.', $fit->limiting->value, $pattern->toDisplayString(), Numbers::print($full),
-                count($counts) > 1 ? '; begin at '.Numbers::print($counts[0]).' s, '.Numbers::print(Fitting::FIRST_SHARE * 100).' % of the limit' : '',
+                count($counts) > 1
+                    ? '; begin at '.Numbers::print($counts[0]).' s, '.Numbers::print(Fitting::FIRST_SHARE * 100).' % of the limit'
+                    : '',
             ), $changes];
         }
         $changes = [];
@@ -42,7 +46,8 @@ final class FittingChanges
             $again = Fitting::toLimits($fit->nearest, $limits);
             foreach (self::counts($again, 1.0) as $place => $shorter) {
                 $changes[] = new Change(
-                    "{$fit->nearest->toString()} at ".Numbers::print($shorter).' s a count'.($place === 0 ? '' : ', the full limit').self::slow($fit->nearest, $shorter),
+                    "{$fit->nearest->toString()} at ".Numbers::print($shorter).' s a count'.($place === 0 ? '' : ', the full limit')
+                        .self::slow($fit->nearest, $shorter),
                     ['ratio' => $fit->nearest->toString(), 'count_length' => $shorter, 'slowest' => 1.0],
                 );
             }
@@ -50,7 +55,8 @@ final class FittingChanges
 
         return [sprintf(
             'This ratio does not suit yet: the %s would need counts of %s s, under %s s.%s', $fit->limiting->value,
-            Numbers::print($fit->countSeconds, 2), Numbers::print(Fitting::SHORTEST_SENSIBLE_COUNT), $changes === [] ? ' No ratio of this family suits.' : ' The nearest that does:',
+            Numbers::print($fit->countSeconds, 2), Numbers::print(Fitting::SHORTEST_SENSIBLE_COUNT),
+            $changes === [] ? ' No ratio of this family suits.' : ' The nearest that does:',
         ), $changes];
     }
 
@@ -60,7 +66,9 @@ final class FittingChanges
         $most = floor(min(CountLength::MAX, $fit->countSeconds) / $slowest * 100 + 1e-9) / 100;
         $first = max(CountLength::MIN, floor($most * Fitting::FIRST_SHARE * 100 + 1e-9) / 100);
 
-        return array_values(array_unique(array_filter([$first, $most], fn (float $count) => $count >= CountLength::MIN && $count <= $most)));
+        return array_values(
+            array_unique(array_filter([$first, $most], fn (float $count) => $count >= CountLength::MIN && $count <= $most)),
+        );
     }
 
     /** Says so where it would be slower than is usual. */
@@ -84,7 +92,8 @@ final class FittingChanges
         $count = round($fit->countSeconds, 3);
 
         return [
-            $fit->reason ?? "{$pattern->toDisplayString()} has ".Numbers::print($rate).' breaths a minute at '.Numbers::print($count).' s a count.',
+            $fit->reason ?? "{$pattern->toDisplayString()} has ".Numbers::print($rate).' breaths a minute at '.Numbers::print($count)
+                .' s a count.',
             [new Change(Numbers::print($count).' s a count', ['count_length' => $count])],
         ];
     }

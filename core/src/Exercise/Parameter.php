@@ -37,7 +37,9 @@ final readonly class Parameter
     public function check(float $value): float
     {
         if (! ($value >= $this->min - 1e-9 && $value <= $this->max + 1e-9)) {
-            throw InvalidValue::because(Numbers::print($value)." {$this->label} is outside ".Numbers::print($this->min).' to '.Numbers::print($this->max).'.');
+            throw InvalidValue::because(
+                Numbers::print($value)." {$this->label} is outside ".Numbers::print($this->min).' to '.Numbers::print($this->max).'.',
+            );
         }
         if (abs($value / $this->step - round($value / $this->step)) > 1e-6) {
             throw InvalidValue::because(Numbers::print($value)." {$this->label} is not a multiple of ".Numbers::print($this->step).'.');

@@ -83,8 +83,14 @@ enum Position: string
             self::SideLying => [self::SupineKneesBent, self::Supine],
             self::Reclined => [self::SideLying, self::SupineKneesBent, self::Supine],
             self::Seated, self::SeatedForward => [self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
-            self::Standing, self::StandingAtWall => [self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
-            self::Walking => [self::Standing, self::StandingAtWall, self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Standing,
+            self::StandingAtWall => [
+                self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine,
+            ],
+            self::Walking => [
+                self::Standing, self::StandingAtWall, self::Seated, self::SeatedForward, self::Reclined, self::SideLying,
+                self::SupineKneesBent, self::Supine,
+            ],
             self::Prone, self::Kneeling, self::HandsAndKnees, self::FoldedForward => [self::SupineKneesBent, self::Supine, self::Seated],
         };
     }
@@ -100,7 +106,8 @@ enum Position: string
         return match ($this) {
             self::SeatedForward => [],
             self::Seated => [self::SeatedForward],
-            self::Reclined, self::Standing, self::StandingAtWall, self::Kneeling, self::HandsAndKnees, self::FoldedForward => [self::Seated, self::SeatedForward],
+            self::Reclined, self::Standing, self::StandingAtWall, self::Kneeling, self::HandsAndKnees,
+            self::FoldedForward => [self::Seated, self::SeatedForward],
             self::SideLying => [self::Reclined, self::Seated, self::SeatedForward],
             self::Supine, self::SupineKneesBent => [self::Reclined, self::SideLying, self::Seated, self::SeatedForward],
             self::Prone => [self::Reclined, self::Seated, self::SeatedForward],

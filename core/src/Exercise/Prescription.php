@@ -60,7 +60,10 @@ final readonly class Prescription
         if ($technique->countsRepeats() && ($breaths === null || $breaths < 1 || $breaths > self::MAX_BREATHS)) {
             throw InvalidValue::because(($breaths ?? 0)." {$technique->length->value} is outside 1 to ".self::MAX_BREATHS.'.');
         }
-        if ($technique->length === Length::Minutes && ($minutes === null || ! ($minutes >= self::MIN_MINUTES && $minutes <= self::MAX_MINUTES))) {
+        if (
+            $technique->length === Length::Minutes
+                && ($minutes === null || ! ($minutes >= self::MIN_MINUTES && $minutes <= self::MAX_MINUTES))
+        ) {
             throw InvalidValue::because("{$technique->name} needs a length between half a minute and ".self::MAX_MINUTES.' minutes.');
         }
         if (! in_array($position, $technique->positions, true)) {
@@ -139,7 +142,9 @@ final readonly class Prescription
     {
         $withoutPrelude = ($this->parameters['prelude'] ?? 1.0) === 2.0;
 
-        return array_values(array_filter($this->technique->demands, fn (Demand $demand) => ! ($withoutPrelude && $demand === Demand::RollsShoulders)));
+        return array_values(
+            array_filter($this->technique->demands, fn (Demand $demand) => ! ($withoutPrelude && $demand === Demand::RollsShoulders)),
+        );
     }
 
     public function demandsThat(Demand $demand): bool

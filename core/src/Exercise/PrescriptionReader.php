@@ -105,13 +105,21 @@ final class PrescriptionReader
         $pattern = $technique->hasRatio() ? $fields->attempt('ratio', fn () => BreathPattern::parse($fields->text('ratio'))) : null;
         $count = $fields->attempt('count_length', fn () => CountLength::seconds($fields->number('count_length', 'seconds a count')));
         $breaths = $technique->countsRepeats()
-            ? $fields->attempt('breaths', fn () => $fields->whole('breaths', 1, Prescription::MAX_BREATHS, $technique->length->value)) : null;
+
+                ? $fields->attempt('breaths', fn () => $fields->whole('breaths', 1, Prescription::MAX_BREATHS, $technique->length->value))
+                : null;
         $minutes = $technique->length === Length::Minutes
-            ? $fields->attempt('minutes', fn () => $fields->numberIn('minutes', Prescription::MIN_MINUTES, Prescription::MAX_MINUTES, 'minutes')) : null;
+
+                ? $fields->attempt(
+                    'minutes', fn () => $fields->numberIn('minutes', Prescription::MIN_MINUTES, Prescription::MAX_MINUTES, 'minutes'),
+                )
+                : null;
         $position = $fields->attempt('position', fn () => $fields->choice(Position::class, 'position'));
         $props = $fields->attempt('props', fn () => $this->props());
         // What was chosen for another position is left behind with it.
-        $props = $position === null || $props === null ? $props : array_values(array_filter($props, fn (Prop $prop) => $prop->suits($position)));
+        $props = $position === null || $props === null
+            ? $props
+            : array_values(array_filter($props, fn (Prop $prop) => $prop->suits($position)));
         $routeIn = $fields->attempt('route_in', fn () => $fields->choice(Route::class, 'route_in'));
         $routeOut = $fields->attempt('route_out', fn () => $fields->choice(Route::class, 'route_out'));
         $parameters = $fields->attempt('parameters', fn () => $this->parameters());
@@ -126,7 +134,8 @@ final class PrescriptionReader
         }
 
         return $fields->attempt('position', fn () => new Prescription(
-            $technique, $pattern, $count, $breaths, $minutes, $position, $props, $routeIn, $routeOut, $effort, $parameters, $gaze, $guidance, $own,
+            $technique, $pattern, $count, $breaths, $minutes, $position, $props, $routeIn, $routeOut, $effort, $parameters, $gaze,
+            $guidance, $own,
         ));
     }
 
@@ -182,7 +191,9 @@ final class PrescriptionReader
         $typed = $this->fields->list('parameters');
 
         return array_map(
-            fn (Parameter $parameter) => $parameter->check(Numbers::read($typed[$parameter->name] ?? $parameter->default, $parameter->label)),
+            fn (Parameter $parameter) => $parameter->check(
+                Numbers::read($typed[$parameter->name] ?? $parameter->default, $parameter->label),
+            ),
             $this->technique->parameters,
         );
     }

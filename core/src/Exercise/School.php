@@ -51,7 +51,8 @@ enum School: string
                 'breaths, then count; ratio fixed', 'faster at the same ratio', 'seated upright',
             ],
             self::RibMechanics => [
-                'wide, three-way', 'must widen and return', 'passive, then complete', 'none', 'breaths', 'fewer breaths', 'seated or standing',
+                'wide, three-way', 'must widen and return', 'passive, then complete', 'none', 'breaths', 'fewer breaths',
+                'seated or standing',
             ],
             self::Contemplative => [
                 'as it comes', 'not judged', 'passive', 'optional, soft', 'start and top step', 'fewer steps, no count', 'any',
@@ -84,7 +85,8 @@ enum School: string
                 && in_array(Effort::Full, $technique->efforts, true) ? ['effort' => Effort::Full->value] : []),
             ...($this === self::RatioPractice && $technique->hasRatio() ? ['fastest' => 0.8, 'slowest' => self::slowest($technique)] : []),
             ...($this === self::Contemplative ? ['counting' => [
-                'inhale' => $technique->countIn->value, 'hold' => Counting::Silent->value, 'exhale' => $technique->countOut->value, 'rest' => Counting::Silent->value,
+                'inhale' => $technique->countIn->value, 'hold' => Counting::Silent->value, 'exhale' => $technique->countOut->value,
+                'rest' => Counting::Silent->value,
             ]] : []),
         ];
     }
@@ -95,7 +97,9 @@ enum School: string
         [$prescription] = PrescriptionReader::read(['technique' => $technique->key]);
         $seconds = $prescription?->topCycle()?->seconds() ?? 0.0;
 
-        return $seconds <= 0 ? self::SLOWER : max(1.0, min(self::SLOWER, floor(Prescription::LONGEST_BREATH / $seconds * 100 + 1e-9) / 100));
+        return $seconds <= 0
+            ? self::SLOWER
+            : max(1.0, min(self::SLOWER, floor(Prescription::LONGEST_BREATH / $seconds * 100 + 1e-9) / 100));
     }
 
     /**

@@ -131,7 +131,16 @@ enum Flag: string
         $weeks = $this->recentWeeks();
         $isSaid = $weeks === null || str_contains($this->label(), 'within');
 
-        return ucfirst($this->label()).($isSaid ? '' : ($this === self::RecentEyeSurgery ? " (within $weeks weeks; 12 where gas was left in the eye)" : " (within $weeks weeks)"));
+        return ucfirst($this->label())
+            .(
+                $isSaid
+                    ? ''
+                    : (
+                        $this === self::RecentEyeSurgery
+                            ? " (within $weeks weeks; 12 where gas was left in the eye)"
+                            : " (within $weeks weeks)"
+                    )
+            );
     }
 
     /** True where the day has to be known; unstable angina has none. */
@@ -178,7 +187,8 @@ enum Flag: string
     public static function againstOverBreathing(): array
     {
         return [
-            self::Pregnancy, self::Epilepsy, self::SickleCell, self::Stroke, ...self::heartAndLungPressure(), self::Panic, self::Fainting, self::Under12,
+            self::Pregnancy, self::Epilepsy, self::SickleCell, self::Stroke, ...self::heartAndLungPressure(), self::Panic, self::Fainting,
+            self::Under12,
         ];
     }
 
@@ -191,7 +201,10 @@ enum Flag: string
     /** @return list<self> operations that count as recent */
     public static function surgery(): array
     {
-        return [self::RecentEyeSurgery, self::RecentChestSurgery, self::RecentAbdominalSurgery, self::RecentSpinalSurgery, self::RecentEarSurgery];
+        return [
+            self::RecentEyeSurgery, self::RecentChestSurgery, self::RecentAbdominalSurgery, self::RecentSpinalSurgery,
+            self::RecentEarSurgery,
+        ];
     }
 
     /** @return list<self> flags with which breath-holding needs care (common practice) */

@@ -65,7 +65,9 @@ enum RedFlag: string
     /** False for what only follows from measured values. */
     public function isAsked(): bool
     {
-        return ! in_array($this, [self::EarlyWarning, self::DiastolicPressure, self::PeakFlow, self::SameDayAdvice, self::MaternityAdvice], true);
+        return ! in_array(
+            $this, [self::EarlyWarning, self::DiastolicPressure, self::PeakFlow, self::SameDayAdvice, self::MaternityAdvice], true,
+        );
     }
 
     /** True when every exercise but recovery waits until a practitioner says that it may go on; advice pauses nothing. */

@@ -39,7 +39,9 @@ final readonly class PracticeRecord
             throw InvalidValue::because("A practice cannot be $done done of $prescribed.");
         }
         // Breaths and seconds are whole; a thousandth of either is finer than anything that is logged.
-        $this->share = $short || $stoppedForSymptom || $done >= $prescribed ? Fraction::of(1) : Fraction::of((int) round($done * 1000), max(1, (int) round($prescribed * 1000)));
+        $this->share = $short || $stoppedForSymptom || $done >= $prescribed
+            ? Fraction::of(1)
+            : Fraction::of((int) round($done * 1000), max(1, (int) round($prescribed * 1000)));
         $this->completeness = $this->share->toFloat();
     }
 

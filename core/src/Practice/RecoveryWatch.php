@@ -34,7 +34,9 @@ final class RecoveryWatch
     {
         foreach (Catalogue::all() as $technique) {
             if ($technique->isRecovery) {
-                return DraftReader::read(['technique' => $technique->key], 'everyone')->item ?? throw new LogicException("The defaults of {$technique->key} cannot be prescribed.");
+                return DraftReader::read(['technique' => $technique->key], 'everyone')->item ?? throw new LogicException(
+                    "The defaults of {$technique->key} cannot be prescribed.",
+                );
             }
         }
         throw new LogicException('There is no recovery exercise in the catalogue.');
@@ -43,6 +45,9 @@ final class RecoveryWatch
     /** @return array{ask_after: int, help_after: int, look_back_after: int, trusted_offset: int} in seconds */
     public static function forDevices(): array
     {
-        return ['ask_after' => self::ASK_AFTER, 'help_after' => self::HELP_AFTER, 'look_back_after' => self::LOOK_BACK_AFTER, 'trusted_offset' => self::TRUSTED_OFFSET];
+        return [
+            'ask_after' => self::ASK_AFTER, 'help_after' => self::HELP_AFTER, 'look_back_after' => self::LOOK_BACK_AFTER,
+            'trusted_offset' => self::TRUSTED_OFFSET,
+        ];
     }
 }

@@ -21,7 +21,8 @@ enum Stroke: string
     public function letter(): string
     {
         return match ($this) {
-            self::Done => 'd', self::Partial => 'p', self::Missed => 'm', self::Stopped => 's', self::Extra => 'x', self::PutOff => 'n', self::Open => 'o',
+            self::Done => 'd', self::Partial => 'p', self::Missed => 'm', self::Stopped => 's', self::Extra => 'x', self::PutOff => 'n',
+            self::Open => 'o',
         };
     }
 }

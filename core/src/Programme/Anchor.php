@@ -64,7 +64,10 @@ enum Anchor: string
             5 => [self::Waking, self::Lunch, self::Afternoon, self::EveningMeal, self::LightsOut],
             6 => [self::Waking, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::LightsOut],
             7 => [self::Waking, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::Evening, self::LightsOut],
-            8 => [self::Waking, self::Breakfast, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::Evening, self::LightsOut],
+            8 => [
+                self::Waking, self::Breakfast, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::Evening,
+                self::LightsOut,
+            ],
             default => self::cases(),
         };
     }

@@ -59,13 +59,21 @@ final class Changes
         return [
             ...($item->routine === null ? self::exercise($item->prescription) : [
                 'routine' => $item->routine->name,
-                'steps' => implode(', ', array_map(fn ($step) => trim($step->label().' '.($step->prescription?->summary() ?? Numbers::print($step->seconds).' s')), $item->routine->steps)),
+                'steps' => implode(
+                    ', ',
+                    array_map(
+                        fn ($step) => trim($step->label().' '.($step->prescription?->summary() ?? Numbers::print($step->seconds).' s')),
+                        $item->routine->steps,
+                    ),
+                ),
             ]),
             'school' => $item->school->label(),
             'short version' => $item->shortVersion() === null ? '' : self::length($item->shortVersion()),
             'why' => $item->why,
             'practices a day' => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
-            'when' => $item->asNeeded === null ? self::anchors($item->plan) : "{$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} a day",
+            'when' => $item->asNeeded === null
+                ? self::anchors($item->plan)
+                : "{$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} a day",
         ];
     }
 
@@ -89,9 +97,17 @@ final class Changes
             'out by' => $prescription->routeOut->label(),
             'size and effort' => $prescription->effort->label(),
             'eyes' => $prescription->gaze->label(),
-            'counting' => implode(', ', array_map(fn (string $phase, $counting) => "$phase {$counting->value}", array_keys($guidance->counting), $guidance->counting)).($guidance->cueWord ? ', cue words' : ''),
+            'counting' => implode(
+                ', ',
+                array_map(
+                    fn (string $phase, $counting) => "$phase {$counting->value}", array_keys($guidance->counting), $guidance->counting,
+                ),
+            )
+                .($guidance->cueWord ? ', cue words' : ''),
             'fading' => $guidance->fade->label(),
-            'own pace' => $guidance->tempo->canChange() ? Numbers::print($guidance->tempo->fastest).' to '.Numbers::print($guidance->tempo->slowest).' times the length' : 'as prescribed',
+            'own pace' => $guidance->tempo->canChange()
+                ? Numbers::print($guidance->tempo->fastest).' to '.Numbers::print($guidance->tempo->slowest).' times the length'
+                : 'as prescribed',
         ];
     }
 
@@ -107,6 +123,7 @@ final class Changes
     private static function anchors(?WeekPlan $plan): string
     {
         return implode('; ', array_map(fn (AnchorSlot $slot) => $slot->anchor->label()." {$slot->from->toString()}–{$slot->to->toString()}"
-            .(count($slot->weekdays) === 7 ? '' : ' on '.implode(', ', array_map(fn (Weekday $day) => $day->name, $slot->weekdays))), $plan->slots ?? []));
+            .(count($slot->weekdays) === 7 ? '' : ' on '.implode(', ', array_map(fn (Weekday $day) => $day->name, $slot->weekdays))),
+            $plan->slots ?? []));
     }
 }

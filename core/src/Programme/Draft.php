@@ -18,7 +18,9 @@ final readonly class Draft
     /** The same, with what is refused when something is written; what was stored is still shown. */
     public function asWritten(): self
     {
-        return $this->item === null ? $this : new self($this->item, [...WhenWritten::problems($this->item), ...$this->errors], $this->fields);
+        return $this->item === null
+            ? $this
+            : new self($this->item, [...WhenWritten::problems($this->item), ...$this->errors], $this->fields);
     }
 
     /**

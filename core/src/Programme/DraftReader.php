@@ -56,8 +56,12 @@ final class DraftReader
             $values['anchors'] = $plan === null ? $values['anchors'] : PlanFields::write($plan);
         }
         $why = $fields->attempt('why', fn () => $fields->shortText('why', Item::MAX_WHY, 'The reason for the patient'));
-        $short = $routine === null && $prescription !== null ? $fields->attempt('short', fn () => self::short($fields, $prescription)) : null;
-        $ladder = $routine === null && $prescription !== null ? $fields->attempt('ladder', fn () => self::ladder($fields, $prescription, $school)) : null;
+        $short = $routine === null && $prescription !== null
+            ? $fields->attempt('short', fn () => self::short($fields, $prescription))
+            : null;
+        $ladder = $routine === null && $prescription !== null
+            ? $fields->attempt('ladder', fn () => self::ladder($fields, $prescription, $school))
+            : null;
         $isComplete = $prescription !== null && $fields->errors() === [];
 
         return new Draft(
@@ -123,7 +127,9 @@ final class DraftReader
      */
     private static function dose(array $values): array
     {
-        $technique = is_string($values['technique'] ?? null) && isset(Catalogue::all()[$values['technique']]) ? Catalogue::get($values['technique']) : null;
+        $technique = is_string($values['technique'] ?? null) && isset(Catalogue::all()[$values['technique']])
+            ? Catalogue::get($values['technique'])
+            : null;
         $isRecovery = $technique !== null && $technique->isRecovery;
 
         $usual = [

@@ -68,7 +68,10 @@ final readonly class Goal
     /** @return array{words: string, measure: string, target: float, direction: string} */
     public function write(): array
     {
-        return ['words' => $this->words, 'measure' => $this->measure, 'target' => $this->target, 'direction' => $this->atMost ? 'at-most' : 'at-least'];
+        return [
+            'words' => $this->words, 'measure' => $this->measure, 'target' => $this->target,
+            'direction' => $this->atMost ? 'at-most' : 'at-least',
+        ];
     }
 
     /** "evening tension at most 3". */

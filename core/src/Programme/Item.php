@@ -26,7 +26,8 @@ final readonly class Item
     /**
      * @param  WeekPlan|null  $plan  null for one that is used as needed
      * @param  string  $why  why this patient does it, for the patient
-     * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones; null for the technique's own
+     * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones; null for the
+     *     technique's own
      * @param  Ladder|null  $ladder  as edited; null for the generated one
      *
      * @throws InvalidValue unless it has either a plan or is used as needed

@@ -18,8 +18,13 @@ final readonly class ProgrammeDates
     private const DAYS_AFTER_A_STEP = 14;
 
     /** @param  PatientDay|null  $ends  last day; null where there is no end */
-    private function __construct(private PatientDay $today, private bool $isFirst, public PatientDay $from, public ?PatientDay $ends, public PatientDay $review)
-    {
+    private function __construct(
+        private PatientDay $today,
+        private bool $isFirst,
+        public PatientDay $from,
+        public ?PatientDay $ends,
+        public PatientDay $review,
+    ) {
     }
 
     /**
@@ -88,7 +93,9 @@ final readonly class ProgrammeDates
     {
         return match (true) {
             $this->review->isBefore($this->from) => "The review cannot be before the version takes effect on {$this->from->date}.",
-            $this->ends === null => $this->from->daysUntil($this->review) > self::MOST_DAYS_TO_A_REVIEW ? 'What is kept up is looked at once a year at least: choose a review within a year.' : null,
+            $this->ends === null => $this->from->daysUntil($this->review) > self::MOST_DAYS_TO_A_REVIEW
+                ? 'What is kept up is looked at once a year at least: choose a review within a year.'
+                : null,
             $this->review->isAfter($this->ends->next()) => "The review cannot be after the programme ends on {$this->ends->date}.",
             default => null,
         };

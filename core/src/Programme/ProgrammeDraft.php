@@ -32,7 +32,9 @@ final readonly class ProgrammeDraft
         foreach (array_slice(array_values($items), 0, self::MAX_ITEMS) as $index => $fields) {
             /** @var array<string, mixed> $fields */
             $fields = is_array($fields) ? $fields : [];
-            $id = is_string($fields['id'] ?? null) && $fields['id'] !== '' && ! in_array($fields['id'], $ids, true) ? $fields['id'] : 'new-'.$index;
+            $id = is_string($fields['id'] ?? null) && $fields['id'] !== '' && ! in_array($fields['id'], $ids, true)
+                ? $fields['id']
+                : 'new-'.$index;
             unset($fields['id']);
             $ids[] = $id;
             $drafts[] = DraftReader::read($chosen === null ? $fields : [...$fields, 'school' => $chosen->value], $id)->asWritten();
@@ -54,7 +56,8 @@ final readonly class ProgrammeDraft
 
     public function isComplete(): bool
     {
-        return $this->error === null && array_filter($this->drafts, fn (Draft $draft) => $draft->item === null || $draft->errors !== []) === [];
+        return $this->error === null
+            && array_filter($this->drafts, fn (Draft $draft) => $draft->item === null || $draft->errors !== []) === [];
     }
 
     /** @return array<int, float> minutes of practice by ISO weekday, of all items that can be read */

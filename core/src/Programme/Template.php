@@ -31,12 +31,21 @@ final readonly class Template
             new self('Over-breathing and panic', School::GentleControl, [
                 ['technique' => 'diaphragmatic', 'minutes' => 3, 'times_a_day' => 2, 'why' => 'Small and low is enough air.'],
                 ['technique' => 'extended-exhale', 'ratio' => '2:3', 'position' => 'seated', 'breaths' => 12, 'times_a_day' => 2],
-                ['technique' => 'soft-exhale', 'ratio' => '2:4', 'position' => 'seated', 'breaths' => 6, 'as_needed' => true, 'use_when' => 'panic begins to rise', 'daily_most' => 5],
+                [
+                    'technique' => 'soft-exhale', 'ratio' => '2:4', 'position' => 'seated', 'breaths' => 6, 'as_needed' => true,
+                    'use_when' => 'panic begins to rise', 'daily_most' => 5,
+                ],
             ]),
             new self('Trouble falling asleep', School::GentleControl, [
                 [...$routine('falling-asleep'), 'times_a_day' => 1, 'why' => 'The same order every night.'],
-                ['technique' => 'extended-exhale', 'ratio' => '3:5', 'position' => 'seated', 'breaths' => 10, 'times_a_day' => 1, 'anchors' => [['anchor' => 'evening', 'from' => '19:30', 'to' => '22:00', 'days' => [1, 2, 3, 4, 5, 6, 7]]]],
-                ['technique' => 'reverse-count', 'position' => 'supine', 'as_needed' => true, 'use_when' => 'you wake at night', 'daily_most' => 3],
+                [
+                    'technique' => 'extended-exhale', 'ratio' => '3:5', 'position' => 'seated', 'breaths' => 10, 'times_a_day' => 1,
+                    'anchors' => [['anchor' => 'evening', 'from' => '19:30', 'to' => '22:00', 'days' => [1, 2, 3, 4, 5, 6, 7]]],
+                ],
+                [
+                    'technique' => 'reverse-count', 'position' => 'supine', 'as_needed' => true, 'use_when' => 'you wake at night',
+                    'daily_most' => 3,
+                ],
             ]),
             new self('Breathlessness on effort', School::GentleControl, [
                 ['technique' => 'pursed-exhale', 'ratio' => '2:4', 'position' => 'seated', 'breaths' => 10, 'times_a_day' => 3],

@@ -17,7 +17,8 @@ final readonly class VersionOrder
      * @param  array<string, mixed>  $goal  words, measure, target, direction
      * @param  string|null  $endsOn  date; takes the place of the weeks where the end is to stay
      * @param  string|null  $patientNote  what changed and why, as the patient reads it
-     * @param  array<int, array<string, mixed>>  $findingCauses  by place and rule: what was being looked at when the reason was typed; what is not said is what is found now
+     * @param  array<int, array<string, mixed>>  $findingCauses  by place and rule: what was being looked at when the reason was typed;
+     *     what is not said is what is found now
      * @param  bool  $maintenance  a first version that keeps up what the last programme reached, without an end
      */
     public function __construct(

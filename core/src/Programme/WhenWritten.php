@@ -43,10 +43,14 @@ final class WhenWritten
         $tempo = $prescription->guidance->tempo;
         $problems = [];
         if ($count * $tempo->slowest > CountLength::MAX + 1e-6) {
-            $problems['slowest'] = self::sentence($count, $tempo->slowest, 'at most '.Numbers::print(floor(CountLength::MAX / $count * 100 + 1e-9) / 100));
+            $problems['slowest'] = self::sentence(
+                $count, $tempo->slowest, 'at most '.Numbers::print(floor(CountLength::MAX / $count * 100 + 1e-9) / 100),
+            );
         }
         if ($count * $tempo->fastest < CountLength::MIN - 1e-6) {
-            $problems['fastest'] = self::sentence($count, $tempo->fastest, 'at least '.Numbers::print(ceil(CountLength::MIN / $count * 100 - 1e-9) / 100));
+            $problems['fastest'] = self::sentence(
+                $count, $tempo->fastest, 'at least '.Numbers::print(ceil(CountLength::MIN / $count * 100 - 1e-9) / 100),
+            );
         }
 
         return $problems;
@@ -56,7 +60,8 @@ final class WhenWritten
     {
         return sprintf(
             'Counts of %s s at %s times the length would last %s s; a count lasts %s to %s s. Here: %s times.',
-            Numbers::print($count), Numbers::print($factor), Numbers::print($count * $factor), Numbers::print(CountLength::MIN), Numbers::print(CountLength::MAX), $range,
+            Numbers::print($count), Numbers::print($factor), Numbers::print($count * $factor), Numbers::print(CountLength::MIN),
+            Numbers::print(CountLength::MAX), $range,
         );
     }
 }

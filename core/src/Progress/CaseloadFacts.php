@@ -16,7 +16,8 @@ final readonly class CaseloadFacts
      * @param  int  $daysSinceAdded  whole days since the patient was added
      * @param  StopSymptom|null  $getHelp  a get-help symptom that nobody has looked at
      * @param  string|null  $pausedExercise  name of an exercise paused by rule, not looked at
-     * @param  array{title: string, exercise: string, paused: bool}|null  $newFinding  the gravest that a new fact brought and nobody has looked at
+     * @param  array{title: string, exercise: string, paused: bool}|null  $newFinding  the gravest that a new fact brought and nobody has
+     *     looked at
      * @param  int|null  $screeningWaits  whole days since the patient sent answers that nobody has confirmed
      * @param  bool  $redFlagFromHome  the first open red flag was answered at home
      * @param  int  $keptAside  things that a signed-out device sent and nobody has looked at

@@ -20,10 +20,13 @@ final readonly class CaseloadLine
     public static function for(CaseloadFacts $facts): self
     {
         return match (true) {
-            $facts->redFlagAside => new self(CaseloadReason::RedFlag, 'A red flag', 'among answers from a signed-out device; look at them on the Access page now.'),
+            $facts->redFlagAside => new self(
+                CaseloadReason::RedFlag, 'A red flag', 'among answers from a signed-out device; look at them on the Access page now.',
+            ),
             $facts->openRedFlags !== [] => self::redFlag($facts),
             $facts->getHelp !== null => new self(
-                CaseloadReason::GetHelp, ucfirst($facts->getHelp->label()), 'stopped a practice; every exercise is paused until you have looked.',
+                CaseloadReason::GetHelp, ucfirst($facts->getHelp->label()),
+                'stopped a practice; every exercise is paused until you have looked.',
             ),
             $facts->urgentAside => new self(
                 CaseloadReason::GetHelp, 'Needed help', 'says a practice from a signed-out device; accept or refuse it on the Access page.',
@@ -34,24 +37,31 @@ final readonly class CaseloadLine
             ),
             $facts->newFinding !== null => new self(
                 CaseloadReason::NewFinding, $facts->newFinding['title'],
-                $facts->newFinding['paused'] ? "after a new answer; {$facts->newFinding['exercise']} is paused until you have looked." : "after a new answer, for {$facts->newFinding['exercise']}.",
+                $facts->newFinding['paused']
+                    ? "after a new answer; {$facts->newFinding['exercise']} is paused until you have looked."
+                    : "after a new answer, for {$facts->newFinding['exercise']}.",
             ),
             $facts->worse !== null => new self(
                 CaseloadReason::Worse, $facts->worse->number(), "is how {$facts->worse->what} went; it {$facts->worse->how()}.",
             ),
             $facts->homeRate !== null => new self(
-                CaseloadReason::HomeRate, Numbers::print($facts->homeRate['rate']).' a minute', "tapped at home on {$facts->homeRate['on']}; measure it yourself.",
+                CaseloadReason::HomeRate, Numbers::print($facts->homeRate['rate']).' a minute',
+                "tapped at home on {$facts->homeRate['on']}; measure it yourself.",
             ),
             $facts->screeningWaits !== null => new self(
-                CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits), 'since the patient sent the screening; it waits for you to confirm it.',
+                CaseloadReason::ScreeningWaiting, self::days($facts->screeningWaits),
+                'since the patient sent the screening; it waits for you to confirm it.',
             ),
             $facts->keptAside > 0 => new self(
-                CaseloadReason::KeptAside, $facts->keptAside === 1 ? '1 entry' : "{$facts->keptAside} entries", 'from a signed-out device; accept or refuse on the Access page.',
+                CaseloadReason::KeptAside, $facts->keptAside === 1 ? '1 entry' : "{$facts->keptAside} entries",
+                'from a signed-out device; accept or refuse on the Access page.',
             ),
             ! $facts->hasProgramme => self::withoutProgramme($facts),
             $facts->lastStop !== null => new self(
                 CaseloadReason::StoppedOnce, ucfirst($facts->lastStop->label()),
-                $facts->stopsLately === 1 ? 'stopped one practice in the last 7 days.' : "was the latest of {$facts->stopsLately} stops in the last 7 days.",
+                $facts->stopsLately === 1
+                    ? 'stopped one practice in the last 7 days.'
+                    : "was the latest of {$facts->stopsLately} stops in the last 7 days.",
             ),
             $facts->presentGap >= self::GAP_DAYS && $facts->accessUsed => new self(
                 CaseloadReason::NoPractice, "{$facts->presentGap} days", 'in a row without practice.',
@@ -66,8 +76,13 @@ final readonly class CaseloadLine
                 CaseloadReason::ReviewOverdue, self::days($facts->reviewOverdue), 'since the review was due.',
             ),
             $facts->proposals !== [] => self::proposals($facts->proposals),
-            $facts->hasEnded => new self(CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.'),
-            $facts->adherence === null => new self(CaseloadReason::OnTrack, $facts->isMaintenance ? 'Maintenance' : 'Day 1', $facts->isMaintenance ? 'has begun; nothing has been due yet.' : 'of the programme; nothing has been due yet.'),
+            $facts->hasEnded => new self(
+                CaseloadReason::Finished, self::share($facts), 'practised in the last 14 days; the programme has reached its end.',
+            ),
+            $facts->adherence === null => new self(
+                CaseloadReason::OnTrack, $facts->isMaintenance ? 'Maintenance' : 'Day 1',
+                $facts->isMaintenance ? 'has begun; nothing has been due yet.' : 'of the programme; nothing has been due yet.',
+            ),
             default => new self(CaseloadReason::OnTrack, self::share($facts), ($facts->isMaintenance ? 'kept up: ' : 'practised: ')
                 .Numbers::print($facts->creditLately, 1)." of {$facts->dueLately} in the last 14 days."),
         };
@@ -105,7 +120,9 @@ final readonly class CaseloadLine
         }
 
         return $facts->screened
-            ? new self(CaseloadReason::NoProgramme, self::days($facts->daysSinceAdded), 'since the patient was added; screened, no programme.')
+            ? new self(
+                CaseloadReason::NoProgramme, self::days($facts->daysSinceAdded), 'since the patient was added; screened, no programme.',
+            )
             : new self(CaseloadReason::NotScreened, self::days($facts->daysSinceAdded), 'since the patient was added; not screened yet.');
     }
 

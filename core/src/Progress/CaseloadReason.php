@@ -46,7 +46,9 @@ enum CaseloadReason: string
     /** @return list<string> values of the urgent ones, for the pages */
     public static function urgent(): array
     {
-        return array_values(array_map(fn (self $reason) => $reason->value, array_filter(self::cases(), fn (self $reason) => $reason->isUrgent())));
+        return array_values(
+            array_map(fn (self $reason) => $reason->value, array_filter(self::cases(), fn (self $reason) => $reason->isUrgent())),
+        );
     }
 
     public function heading(): string

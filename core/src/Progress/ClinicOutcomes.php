@@ -10,7 +10,15 @@ use IvoryPace\Assessment\ChangeClass;
  * What became of a clinic's patients, summed up. A line about fewer than five patients is left out: it says little, and
  * might say it about someone.
  *
- * @phpstan-type Figures array{techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>, anchors: array<string, array{due: int, credit: float}>, forms: array<string, string>}
+ * @phpstan-type Figures array{
+ *     techniques: array<string, array{due: int, credit: float, practices: int, stops: int}>,
+ *     anchors: array<string, array{due: int, credit: float}>,
+ *     forms: array<string, string>
+ * }
+ * @phpstan-type OutcomeLine array{
+ *     key: string, patients: int, due: int, credit: float, practices: int, stops: int,
+ *     share: float|null, stops_per_1000: float|null
+ * }
  */
 final class ClinicOutcomes
 {
@@ -19,7 +27,7 @@ final class ClinicOutcomes
 
     /**
      * @param  list<Figures>  $patients
-     * @return list<array{key: string, patients: int, due: int, credit: float, practices: int, stops: int, share: float|null, stops_per_1000: float|null}> by technique, most patients first
+     * @return list<OutcomeLine> by technique, most patients first
      */
     public static function techniques(array $patients): array
     {
@@ -28,7 +36,7 @@ final class ClinicOutcomes
 
     /**
      * @param  list<Figures>  $patients
-     * @return list<array{key: string, patients: int, due: int, credit: float, practices: int, stops: int, share: float|null, stops_per_1000: float|null}> by anchor; practices and stops are not counted by anchor
+     * @return list<OutcomeLine> by anchor; practices and stops are not counted by anchor
      */
     public static function anchors(array $patients): array
     {
@@ -37,7 +45,8 @@ final class ClinicOutcomes
 
     /**
      * @param  list<Figures>  $patients
-     * @return list<array{form: string, patients: int, improved: int, recovered: int, unchanged: int, worse: int}> by questionnaire, of those who answered it twice
+     * @return list<array{form: string, patients: int, improved: int, recovered: int, unchanged: int, worse: int}> by questionnaire, of
+     *     those who answered it twice
      */
     public static function forms(array $patients): array
     {
@@ -52,7 +61,8 @@ final class ClinicOutcomes
             if (array_sum($classes) >= self::LEAST) {
                 $count = fn (ChangeClass $class): int => $classes[$class->value] ?? 0;
                 $lines[] = [
-                    'form' => (string) $form, 'patients' => array_sum($classes), 'improved' => $count(ChangeClass::Improved), 'recovered' => $count(ChangeClass::Recovered),
+                    'form' => (string) $form, 'patients' => array_sum($classes), 'improved' => $count(ChangeClass::Improved),
+                    'recovered' => $count(ChangeClass::Recovered),
                     'unchanged' => $count(ChangeClass::Unchanged), 'worse' => $count(ChangeClass::Worse),
                 ];
             }
@@ -63,7 +73,7 @@ final class ClinicOutcomes
 
     /**
      * @param  array<array-key, array<string, array{due: int, credit: float, practices?: int, stops?: int}>>  $patients
-     * @return list<array{key: string, patients: int, due: int, credit: float, practices: int, stops: int, share: float|null, stops_per_1000: float|null}>
+     * @return list<OutcomeLine>
      */
     private static function lines(array $patients): array
     {

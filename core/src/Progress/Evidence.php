@@ -90,7 +90,14 @@ final readonly class Evidence
      */
     public function lines(string $since = 'since the last change', string $rated = ''): array
     {
-        $stops = $this->stops === 0 ? [] : [['number' => (string) $this->stops, 'text' => $this->stops === 1 ? 'was stopped for a symptom.' : 'were stopped for a symptom.']];
+        $stops = $this->stops === 0
+            ? []
+            : [
+                [
+                    'number' => (string) $this->stops,
+                    'text' => $this->stops === 1 ? 'was stopped for a symptom.' : 'were stopped for a symptom.',
+                ],
+            ];
 
         return [...$this->linesWithoutStops($since, $rated), ...$stops];
     }
@@ -104,7 +111,10 @@ final readonly class Evidence
     {
         $lines = [];
         if ($this->due > 0) {
-            $lines[] = ['number' => round(100 * ($this->adherence() ?? 0)).' %', 'text' => 'practised: '.Numbers::print($this->credit, 1)." of {$this->due} due."];
+            $lines[] = [
+                'number' => round(100 * ($this->adherence() ?? 0)).' %',
+                'text' => 'practised: '.Numbers::print($this->credit, 1)." of {$this->due} due.",
+            ];
         }
         $lines[] = ['number' => (string) $this->practices, 'text' => $this->practices === 1 ? "practice $since." : "practices $since."];
         if ($this->effort !== null) {
@@ -114,7 +124,10 @@ final readonly class Evidence
             $lines[] = ['number' => "{$this->smooth} of {$this->smoothSaid}", 'text' => 'were smooth.'];
         }
         if ($this->ratedTwice > 0) {
-            $lines[] = ['number' => "{$this->before} to {$this->after}", 'text' => ltrim("$rated before to after, medians; no worse after {$this->noWorse} of {$this->ratedTwice}.")];
+            $lines[] = [
+                'number' => "{$this->before} to {$this->after}",
+                'text' => ltrim("$rated before to after, medians; no worse after {$this->noWorse} of {$this->ratedTwice}."),
+            ];
         }
 
         return $lines;

@@ -26,7 +26,8 @@ final class Maintenance
     public static function of(Item $item, array $kept = []): Item
     {
         return new Item(
-            $item->lineage, $item->prescription, $item->plan === null ? null : new WeekPlan([self::slot($item->plan, $kept)]), $item->asNeeded, $item->school, $item->routine, $item->why, $item->short,
+            $item->lineage, $item->prescription, $item->plan === null ? null : new WeekPlan([self::slot($item->plan, $kept)]),
+            $item->asNeeded, $item->school, $item->routine, $item->why, $item->short,
         );
     }
 

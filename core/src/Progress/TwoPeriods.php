@@ -21,12 +21,16 @@ final class TwoPeriods
         $a = $then->evidence;
         $b = $now->evidence;
         $lines = [
-            self::line('Practised', self::percent($a->adherence()), self::percent($b->adherence()), self::points($a->adherence(), $b->adherence(), min($a->due, $b->due))),
+            self::line(
+                'Practised', self::percent($a->adherence()), self::percent($b->adherence()),
+                self::points($a->adherence(), $b->adherence(), min($a->due, $b->due)),
+            ),
             self::line('Practices', (string) $a->practices, (string) $b->practices, null),
             self::line('Stopped for a symptom', (string) $a->stops, (string) $b->stops, null),
             self::median('Effort', $a->effort, $b->effort, $a->effortSaid, $b->effortSaid),
             self::line('Smooth', self::of($a->smooth, $a->smoothSaid), self::of($b->smooth, $b->smoothSaid), self::points(
-                $a->smoothSaid === 0 ? null : $a->smooth / $a->smoothSaid, $b->smoothSaid === 0 ? null : $b->smooth / $b->smoothSaid, min($a->smoothSaid, $b->smoothSaid),
+                $a->smoothSaid === 0 ? null : $a->smooth / $a->smoothSaid, $b->smoothSaid === 0 ? null : $b->smooth / $b->smoothSaid,
+                min($a->smoothSaid, $b->smoothSaid),
             )),
             self::median(ucfirst($rated).' before practice', $a->before, $b->before, $a->ratedTwice, $b->ratedTwice),
             self::median(ucfirst($rated).' after practice', $a->after, $b->after, $a->ratedTwice, $b->ratedTwice),
@@ -34,7 +38,10 @@ final class TwoPeriods
         foreach (array_keys($then->ratings + $now->ratings) as $what) {
             $first = $then->ratings[$what] ?? [];
             $last = $now->ratings[$what] ?? [];
-            $lines[] = self::median("$what, diary", $first === [] ? null : Median::of($first), $last === [] ? null : Median::of($last), count($first), count($last));
+            $lines[] = self::median(
+                "$what, diary", $first === [] ? null : Median::of($first), $last === [] ? null : Median::of($last), count($first),
+                count($last),
+            );
         }
 
         return array_values(array_filter($lines, fn (array $line) => $line['then'] !== '–' || $line['now'] !== '–'));
@@ -45,7 +52,10 @@ final class TwoPeriods
     {
         $print = fn (?float $value, int $of) => $value === null ? '–' : Numbers::print($value)." ($of)";
 
-        return self::line($what, $print($then, $before), $print($now, $after), $then === null || $now === null || min($before, $after) < self::LEAST ? null : self::signed($now - $then));
+        return self::line(
+            $what, $print($then, $before), $print($now, $after),
+            $then === null || $now === null || min($before, $after) < self::LEAST ? null : self::signed($now - $then),
+        );
     }
 
     /** @return array{what: string, then: string, now: string, change: string|null} */
@@ -56,7 +66,9 @@ final class TwoPeriods
 
     private static function points(?float $then, ?float $now, int $least): ?string
     {
-        return $then === null || $now === null || $least < self::LEAST ? null : self::signed(round(100 * $now) - round(100 * $then), ' points');
+        return $then === null || $now === null || $least < self::LEAST
+            ? null
+            : self::signed(round(100 * $now) - round(100 * $then), ' points');
     }
 
     private static function signed(float $change, string $unit = ''): string

@@ -33,7 +33,8 @@ final readonly class AnyoneRule implements Rule
         $seen = ($this->sees)($look);
 
         return $seen?->level === null ? null : new Finding(
-            $this->id, $seen->level, $this->title, ucfirst($seen->text).'.'.$seen->also, $seen->field ?? $this->field, new Cause([], $seen->numbers),
+            $this->id, $seen->level, $this->title, ucfirst($seen->text).'.'.$seen->also, $seen->field ?? $this->field,
+            new Cause([], $seen->numbers),
         );
     }
 

@@ -81,7 +81,10 @@ final readonly class Cause
 
         return new self(
             array_values(array_filter(array_map(fn (mixed $flag) => is_string($flag) ? Flag::tryFrom($flag) : null, $flags))),
-            array_map(fn (mixed $number) => (float) (is_numeric($number) ? $number : 0), array_filter($numbers, is_string(...), ARRAY_FILTER_USE_KEY)),
+            array_map(
+                fn (mixed $number) => (float) (is_numeric($number) ? $number : 0),
+                array_filter($numbers, is_string(...), ARRAY_FILTER_USE_KEY),
+            ),
         );
     }
 }

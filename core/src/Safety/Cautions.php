@@ -60,7 +60,12 @@ final class Cautions
 
         return array_values(array_filter($technique->positions, function (Position $position) use ($fields, $patient) {
             $there = DraftReader::read([...$fields, 'position' => $position->value], 'x')->item;
-            $about = $there === null ? [] : array_filter(RuleBook::findings($there, $patient, [], false), fn (Finding $finding) => $finding->field === 'position' && $finding->level !== Level::Note);
+            $about = $there === null
+                ? []
+                : array_filter(
+                    RuleBook::findings($there, $patient, [], false),
+                    fn (Finding $finding) => $finding->field === 'position' && $finding->level !== Level::Note,
+                );
 
             return $there !== null && $about === [];
         }));
@@ -76,7 +81,8 @@ final class Cautions
     private static function patients(): array
     {
         $patients = [
-            [Flag::Pregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: 0)], [Flag::LatePregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: PatientFacts::LATE_WEEKS)],
+            [Flag::Pregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: 0)],
+            [Flag::LatePregnancy->label(), new PatientFacts([Flag::Pregnancy], pregnancyWeeks: PatientFacts::LATE_WEEKS)],
         ];
         foreach (array_filter(Flag::asked(), fn (Flag $flag) => $flag !== Flag::Pregnancy) as $flag) {
             $patients[] = [$flag->label(), new PatientFacts([$flag])];
@@ -102,7 +108,9 @@ final class Cautions
      */
     private static function withoutLate(array $labels): array
     {
-        return in_array(Flag::Pregnancy->label(), $labels, true) ? array_values(array_diff($labels, [Flag::LatePregnancy->label()])) : $labels;
+        return in_array(Flag::Pregnancy->label(), $labels, true)
+            ? array_values(array_diff($labels, [Flag::LatePregnancy->label()]))
+            : $labels;
     }
 
     private static function item(Technique $technique): Item

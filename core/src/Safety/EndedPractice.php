@@ -11,7 +11,11 @@ use IvoryPace\Health\StopClass;
 final readonly class EndedPractice
 {
     /** @param  StopClass|null  $end  null when it was not stopped */
-    public function __construct(public string $id, public DateTimeImmutable $endedAt, public DateTimeImmutable $heardAt, public ?StopClass $end)
-    {
+    public function __construct(
+        public string $id,
+        public DateTimeImmutable $endedAt,
+        public DateTimeImmutable $heardAt,
+        public ?StopClass $end,
+    ) {
     }
 }

@@ -59,14 +59,17 @@ final class Features
         foreach ($prescription->cycles() as $each) {
             $cycle = Cycle::of($each->pattern, $count);
             $longest = [
-                'inhale' => max($longest['inhale'], $cycle->inhaleSeconds()), 'hold' => max($longest['hold'], $cycle->phaseSeconds(Phase::Hold)),
-                'exhale' => max($longest['exhale'], $cycle->phaseSeconds(Phase::Exhale)), 'rest' => max($longest['rest'], $cycle->phaseSeconds(Phase::Rest)),
+                'inhale' => max($longest['inhale'], $cycle->inhaleSeconds()),
+                'hold' => max($longest['hold'], $cycle->phaseSeconds(Phase::Hold)),
+                'exhale' => max($longest['exhale'], $cycle->phaseSeconds(Phase::Exhale)),
+                'rest' => max($longest['rest'], $cycle->phaseSeconds(Phase::Rest)),
                 'breath' => max($longest['breath'], $cycle->seconds()),
             ];
         }
 
         return new self(
-            WeakReference::create($prescription), $longest['inhale'], $longest['hold'], $longest['exhale'], $longest['rest'], $longest['breath'],
+            WeakReference::create($prescription), $longest['inhale'], $longest['hold'], $longest['exhale'], $longest['rest'],
+            $longest['breath'],
             $prescription->shortestCycle()?->seconds(), $prescription->retentionSeconds(),
         );
     }
@@ -86,7 +89,9 @@ final class Features
     /** Greatest ventilation that any paced breath can have, l/min: cheap, to ask first; 0 where breaths are not paced. */
     public function mostVentilation(): float
     {
-        return $this->shortest === null || $this->prescription()->hasOpenExhale() ? 0.0 : Ventilation::of($this->prescription()->tidalLitres(), $this->shortest);
+        return $this->shortest === null || $this->prescription()->hasOpenExhale()
+            ? 0.0
+            : Ventilation::of($this->prescription()->tidalLitres(), $this->shortest);
     }
 
     /**
@@ -114,7 +119,9 @@ final class Features
                 if (self::isFree($cue)) {
                     $free += $cue->durationMs / 1000;
                 } elseif ($segment->role === SegmentRole::Exercise && $cue->place->breath > 0 && ! $segment->isOpen()) {
-                    $breaths[$cue->place->breath] = ($breaths[$cue->place->breath] ?? 0.0) + $cue->durationMs / 1000 * ($cue->isSoft ? 1.0 : $factor);
+                    $breaths[$cue->place->breath] = (
+                        $breaths[$cue->place->breath] ?? 0.0
+                    ) + $cue->durationMs / 1000 * ($cue->isSoft ? 1.0 : $factor);
                 }
             }
             if ($free > 0) {
@@ -156,7 +163,8 @@ final class Features
     private static function isFree(Cue $cue): bool
     {
         return in_array($cue->kind, [
-            CueKind::Free, CueKind::Listen, CueKind::Region, CueKind::Number, CueKind::Move, CueKind::Settle, CueKind::Tense, CueKind::LetGo,
+            CueKind::Free, CueKind::Listen, CueKind::Region, CueKind::Number, CueKind::Move, CueKind::Settle, CueKind::Tense,
+            CueKind::LetGo,
         ], true);
     }
 }

@@ -53,7 +53,8 @@ final readonly class FlagRule implements Rule
         $flags = array_column($with, 0);
 
         return new Finding(
-            $this->id, $level, $this->title, ucfirst($seen->text).', with '.Phrases::list($flags).'.'.$seen->also, $seen->field ?? $this->field, new Cause($flags, $seen->numbers),
+            $this->id, $level, $this->title, ucfirst($seen->text).', with '.Phrases::list($flags).'.'.$seen->also,
+            $seen->field ?? $this->field, new Cause($flags, $seen->numbers),
         );
     }
 

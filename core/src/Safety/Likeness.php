@@ -32,7 +32,9 @@ final readonly class Likeness
             'top-up' => $prescription->hasTopUp(),
         ]));
 
-        return new self($prescription->technique->key, $prescription->technique->isOwn, $marks, (string) $prescription->pattern?->toString());
+        return new self(
+            $prescription->technique->key, $prescription->technique->isOwn, $marks, (string) $prescription->pattern?->toString(),
+        );
     }
 
     /** @return list<self> of an exercise, or of every exercise of a routine */
@@ -50,7 +52,9 @@ final readonly class Likeness
             return false;
         }
 
-        return $this->marks === [] && $other->marks === [] ? $this->ratio !== '' && $this->ratio === $other->ratio : $this->marks === $other->marks;
+        return $this->marks === [] && $other->marks === []
+            ? $this->ratio !== '' && $this->ratio === $other->ratio
+            : $this->marks === $other->marks;
     }
 
     /**
@@ -87,7 +91,9 @@ final readonly class Likeness
         foreach (is_array($stored) ? $stored : [] as $each) {
             if (is_array($each) && is_string($each['technique'] ?? null)) {
                 $marks = is_array($each['marks'] ?? null) ? array_values(array_filter($each['marks'], is_string(...))) : [];
-                $all[] = new self($each['technique'], ($each['own'] ?? false) === true, $marks, is_string($each['ratio'] ?? null) ? $each['ratio'] : '');
+                $all[] = new self(
+                    $each['technique'], ($each['own'] ?? false) === true, $marks, is_string($each['ratio'] ?? null) ? $each['ratio'] : '',
+                );
             }
         }
 

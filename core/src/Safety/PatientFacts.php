@@ -62,7 +62,8 @@ final readonly class PatientFacts
     {
         return new self(
             array_values(array_filter($this->flags, fn (Flag $flag) => $flag->isAsked())), $this->age, $this->pregnancyWeeks, $this->limits,
-            $this->restingRate, $this->nijmegen, $this->minutesADay, $this->programmeDay, $inForce, $this->mmrc, $this->saturationFall, $this->ceiling,
+            $this->restingRate, $this->nijmegen, $this->minutesADay, $this->programmeDay, $inForce, $this->mmrc, $this->saturationFall,
+            $this->ceiling,
         );
     }
 
@@ -74,10 +75,19 @@ final readonly class PatientFacts
     public function write(): array
     {
         return [
-            'flags' => array_values(array_map(fn (Flag $flag) => $flag->value, array_filter($this->flags, fn (Flag $flag) => $flag->isAsked()))),
-            'age' => $this->age, 'weeks' => $this->pregnancyWeeks, 'inhale' => $this->limits->inhale, 'hold' => $this->limits->hold, 'exhale' => $this->limits->exhale,
-            'rate' => $this->restingRate, 'nijmegen' => $this->nijmegen, 'mmrc' => $this->mmrc, 'day' => $this->programmeDay, 'minutes' => $this->minutesADay, 'ceiling' => $this->ceiling,
-            'fall' => $this->saturationFall === null ? null : [$this->saturationFall->from, $this->saturationFall->lowest, $this->saturationFall->seconds, $this->saturationFall->ownLow],
+            'flags' => array_values(
+                array_map(fn (Flag $flag) => $flag->value, array_filter($this->flags, fn (Flag $flag) => $flag->isAsked())),
+            ),
+            'age' => $this->age, 'weeks' => $this->pregnancyWeeks, 'inhale' => $this->limits->inhale, 'hold' => $this->limits->hold,
+            'exhale' => $this->limits->exhale,
+            'rate' => $this->restingRate, 'nijmegen' => $this->nijmegen, 'mmrc' => $this->mmrc, 'day' => $this->programmeDay,
+            'minutes' => $this->minutesADay, 'ceiling' => $this->ceiling,
+            'fall' => $this->saturationFall === null
+                ? null
+                : [
+                    $this->saturationFall->from, $this->saturationFall->lowest, $this->saturationFall->seconds,
+                    $this->saturationFall->ownLow,
+                ],
         ];
     }
 
@@ -86,12 +96,22 @@ final readonly class PatientFacts
     {
         $number = fn (string $name): ?float => is_numeric($stored[$name] ?? null) ? (float) $stored[$name] : null;
         $whole = fn (string $name): ?int => is_numeric($stored[$name] ?? null) ? (int) $stored[$name] : null;
-        $flags = array_filter(array_map(fn (mixed $flag) => is_string($flag) ? Flag::tryFrom($flag) : null, is_array($stored['flags'] ?? null) ? $stored['flags'] : []));
-        $fall = is_array($stored['fall'] ?? null) && count($stored['fall']) === 4 ? array_map(fn (mixed $each) => is_numeric($each) ? (float) $each : null, array_values($stored['fall'])) : null;
+        $flags = array_filter(
+            array_map(
+                fn (mixed $flag) => is_string($flag) ? Flag::tryFrom($flag) : null,
+                is_array($stored['flags'] ?? null) ? $stored['flags'] : [],
+            ),
+        );
+        $fall = is_array($stored['fall'] ?? null) && count($stored['fall']) === 4
+            ? array_map(fn (mixed $each) => is_numeric($each) ? (float) $each : null, array_values($stored['fall']))
+            : null;
 
         return new self(
-            array_values($flags), $whole('age'), $whole('weeks'), new ComfortableLimits($number('inhale'), $number('hold'), $number('exhale')), $number('rate'), $whole('nijmegen'), $number('minutes'),
-            $whole('day') ?? 0, mmrc: $whole('mmrc'), saturationFall: $fall === null ? null : new SaturationFall((float) $fall[0], (float) $fall[1], (float) $fall[2], $fall[3]),
+            array_values($flags), $whole('age'), $whole('weeks'),
+            new ComfortableLimits($number('inhale'), $number('hold'), $number('exhale')), $number('rate'), $whole('nijmegen'),
+            $number('minutes'),
+            $whole('day') ?? 0, mmrc: $whole('mmrc'),
+            saturationFall: $fall === null ? null : new SaturationFall((float) $fall[0], (float) $fall[1], (float) $fall[2], $fall[3]),
             ceiling: $number('ceiling'),
         );
     }
@@ -131,6 +151,10 @@ final readonly class PatientFacts
     {
         $isLate = in_array(Flag::LatePregnancy, $this->flags(), true);
 
-        return array_values(array_map(fn (Flag $flag) => $flag->label(), array_filter($this->flags(), fn (Flag $flag) => ! $isLate || $flag !== Flag::Pregnancy)));
+        return array_values(
+            array_map(
+                fn (Flag $flag) => $flag->label(), array_filter($this->flags(), fn (Flag $flag) => ! $isLate || $flag !== Flag::Pregnancy),
+            ),
+        );
     }
 }

@@ -51,7 +51,10 @@ final class PauseRules
         }
         // It may be the last of three, or one of those before a later stop.
         for ($last = $place; $last < min(count($practices), $place + self::LOOK_AT); $last++) {
-            $ends = array_map(fn (EndedPractice $each) => $each->end, array_slice($practices, max(0, $last + 1 - self::LOOK_AT), min($last + 1, self::LOOK_AT)));
+            $ends = array_map(
+                fn (EndedPractice $each) => $each->end,
+                array_slice($practices, max(0, $last + 1 - self::LOOK_AT), min($last + 1, self::LOOK_AT)),
+            );
             if (self::isTwiceInThree(array_reverse($ends))) {
                 return new PauseDecision(self::TWICE_IN_THREE, everyExercise: false, from: $practices[$last]->endedAt);
             }

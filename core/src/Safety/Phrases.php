@@ -17,7 +17,10 @@ final class Phrases
     public static function list(array $flags): string
     {
         $younger = in_array(Flag::Under12, $flags, true);
-        $labels = array_map(fn (Flag $flag) => $flag->label(), array_values(array_filter($flags, fn (Flag $flag) => ! ($younger && $flag === Flag::Under16))));
+        $labels = array_map(
+            fn (Flag $flag) => $flag->label(),
+            array_values(array_filter($flags, fn (Flag $flag) => ! ($younger && $flag === Flag::Under16))),
+        );
         $last = array_pop($labels);
 
         return $labels === [] ? (string) $last : implode(', ', $labels).' and '.$last;

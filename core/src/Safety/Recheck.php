@@ -38,7 +38,10 @@ final readonly class Recheck
                     continue;
                 }
                 $hasReason = ($reasoned[$item->lineage][$finding->rule] ?? null)?->covers($finding->cause) === true;
-                $new[] = ['item' => $item, 'finding' => $finding, 'pauses' => $finding->level === Level::NeedsReason && ! $hasReason && ! $item->isRecovery()];
+                $new[] = [
+                    'item' => $item, 'finding' => $finding,
+                    'pauses' => $finding->level === Level::NeedsReason && ! $hasReason && ! $item->isRecovery(),
+                ];
             }
         }
 

@@ -28,7 +28,13 @@ final class RoutineFindings
         $ofStep = fn (Item $step) => RuleBook::check($step, $patient, [], false);
         $whole = array_map(
             // How often it is practised can be changed; how long it is follows from its steps.
-            fn (Finding $finding) => $finding->offering(array_values(array_filter($finding->changes, fn (Change $change) => $change->add !== null || array_keys($change->set) === ['times_a_day']))),
+            fn (Finding $finding) => $finding->offering(
+                array_values(
+                    array_filter(
+                        $finding->changes, fn (Change $change) => $change->add !== null || array_keys($change->set) === ['times_a_day'],
+                    ),
+                ),
+            ),
             $ofTheWhole ? RuleBook::ofTheWhole($item, $patient, $others) : [],
         );
 
@@ -45,7 +51,9 @@ final class RoutineFindings
     {
         $ofStep = fn (Item $step) => RuleBook::findings($step, $patient, [], false);
 
-        return self::sorted([...self::bySteps($item, $routine, $ofStep), ...($ofTheWhole ? RuleBook::ofTheWhole($item, $patient, $others) : [])]);
+        return self::sorted(
+            [...self::bySteps($item, $routine, $ofStep), ...($ofTheWhole ? RuleBook::ofTheWhole($item, $patient, $others) : [])],
+        );
     }
 
     /**
@@ -63,7 +71,10 @@ final class RoutineFindings
         }
         $found = array_map(fn (array $ofSteps) => self::together($ofSteps, $routine, $steps), $byRule);
         $inARow = self::overBreathing($routine, $steps);
-        if ($inARow !== null && $inARow->level->rank() > (isset($found[self::OVER_BREATHING]) ? $found[self::OVER_BREATHING]->level->rank() : 0)) {
+        if (
+            $inARow !== null
+                && $inARow->level->rank() > (isset($found[self::OVER_BREATHING]) ? $found[self::OVER_BREATHING]->level->rank() : 0)
+        ) {
             $found[self::OVER_BREATHING] = $inARow;
         }
 
@@ -154,7 +165,9 @@ final class RoutineFindings
             $features = Features::of($step->prescription);
             $all = $all->then($features->ventilation());
             if ($features->mostVentilation() > Ventilation::TWICE_REST + 1e-9) {
-                $withoutTopUp = $step->prescription->hasTopUp() ? ['ratio' => $step->prescription->pattern?->with(Phase::TopUp, Counts::zero())->toString()] : [];
+                $withoutTopUp = $step->prescription->hasTopUp()
+                    ? ['ratio' => $step->prescription->pattern?->with(Phase::TopUp, Counts::zero())->toString()]
+                    : [];
                 $changes[$index] = new Change('resting-size breaths', ['effort' => Effort::Gentle->value, ...$withoutTopUp]);
             }
         }
@@ -165,7 +178,9 @@ final class RoutineFindings
         $first = array_key_first($changes);
 
         return new Finding(
-            self::OVER_BREATHING, $seen->level, 'More air than is needed', 'Steps '.implode(' and ', array_map(fn (int $index) => $index + 1, array_keys($changes))).' in a row: '.$seen->text.'.', "steps.$first",
+            self::OVER_BREATHING, $seen->level, 'More air than is needed',
+            'Steps '.implode(' and ', array_map(fn (int $index) => $index + 1, array_keys($changes))).' in a row: '.$seen->text.'.',
+            "steps.$first",
             new Cause([], $seen->numbers), [self::ofSteps($changes, $steps)],
         );
     }

@@ -44,8 +44,10 @@ final class RuleBook
     {
         if (self::$rules === null) {
             $all = [
-                ...Holding::rules(), new SaturationFallen, ...Exhaling::rules(), ...Placing::rules(), new ComfortLimit, new FourSevenEightBreaths, new FullSizeBreaths, ...Sizing::rules(),
-                new InhaleAtStart, ...Touching::rules(), ...Attending::rules(), new SlowPace, new RecoveryMissing, new FlatLowBack, new MinutesADay, new TwoAxes,
+                ...Holding::rules(), new SaturationFallen, ...Exhaling::rules(), ...Placing::rules(), new ComfortLimit,
+                new FourSevenEightBreaths, new FullSizeBreaths, ...Sizing::rules(),
+                new InhaleAtStart, ...Touching::rules(), ...Attending::rules(), new SlowPace, new RecoveryMissing, new FlatLowBack,
+                new MinutesADay, new TwoAxes,
             ];
             self::$rules = array_combine(array_map(fn (Rule $rule) => $rule->id(), $all), $all);
         }
@@ -92,7 +94,9 @@ final class RuleBook
         $look = new Look($item, $patient, $others);
         $findings = array_filter(array_map(fn (string $rule) => self::rules()[$rule]->check($look), self::OF_THE_WHOLE));
 
-        return array_values(array_map(fn (Finding $finding) => $finding->offering(self::rules()[$finding->rule]->changes($look, $finding)), $findings));
+        return array_values(
+            array_map(fn (Finding $finding) => $finding->offering(self::rules()[$finding->rule]->changes($look, $finding)), $findings),
+        );
     }
 
     /**
@@ -154,7 +158,10 @@ final class RuleBook
 
         // Where nothing of its own helps, the gentlest exercise there is, in whatever position suits.
         return $offered !== [] || $finding->level === Level::Note ? $offered : self::tried(array_map(
-            fn (Position $position) => OtherTechnique::to('diaphragmatic', $look->item, 'diaphragmatic breathing, '.$position->label(), ['position' => $position->value]), Catalogue::get('diaphragmatic')->positions,
+            fn (Position $position) => OtherTechnique::to(
+                'diaphragmatic', $look->item, 'diaphragmatic breathing, '.$position->label(), ['position' => $position->value],
+            ),
+            Catalogue::get('diaphragmatic')->positions,
         ), $finding, $before, $draft, $look);
     }
 
@@ -205,7 +212,9 @@ final class RuleBook
             return null;
         }
         $findings = [];
-        foreach (self::findings($changed, $look->patient, $added === null ? $look->others : [...$look->others, $added], $ofTheWhole) as $finding) {
+        foreach (
+            self::findings($changed, $look->patient, $added === null ? $look->others : [...$look->others, $added], $ofTheWhole) as $finding
+        ) {
             $findings[$finding->rule] = $finding;
         }
 

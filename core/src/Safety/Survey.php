@@ -20,7 +20,8 @@ final class Survey
 {
     /** Flags with which the defaults are sensible. */
     private const COMMON = [
-        Flag::Reflux, Flag::LowBackPain, Flag::BlockedNose, Flag::NeckInjury, Flag::HearingLoss, Flag::HandTrouble, Flag::Asthma, Flag::CannotReachFloor,
+        Flag::Reflux, Flag::LowBackPain, Flag::BlockedNose, Flag::NeckInjury, Flag::HearingLoss, Flag::HandTrouble, Flag::Asthma,
+        Flag::CannotReachFloor,
     ];
 
     private const AGE = 40;

@@ -95,7 +95,11 @@ final readonly class UrgentValues
         if ($sum >= EarlyWarning::SUM && $redFlags === []) {
             $redFlags[] = [RedFlag::EarlyWarning, "$sum points together: ".implode(', ', $taken)];
         }
-        $isHigh = (isset($values['systolic']) && EarlyWarning::whole($values['systolic']) >= self::HIGH_SYSTOLIC && EarlyWarning::points(Measure::Systolic, $values['systolic']) < EarlyWarning::SINGLE)
+        $isHigh = (
+            isset($values['systolic']) && EarlyWarning::whole($values['systolic']) >= self::HIGH_SYSTOLIC && EarlyWarning::points(
+                Measure::Systolic, $values['systolic'],
+            ) < EarlyWarning::SINGLE
+        )
             || (isset($values['diastolic']) && EarlyWarning::whole($values['diastolic']) >= self::HIGH_DIASTOLIC);
 
         return [$redFlags, $isHigh ? [[RedFlag::SameDayAdvice, self::pressure($values)]] : [], [], $taken === [] ? null : $sum];
@@ -114,12 +118,16 @@ final readonly class UrgentValues
             }
             $measure = Measure::from($name);
             $value = EarlyWarning::whole($values[$name]);
-            $isRed = $measure === Measure::Saturation && $ownLow !== null ? EarlyWarning::pointsOfOwnRange($values[$name], $ownLow) > 0 : $value < $least || $value > $most;
+            $isRed = $measure === Measure::Saturation && $ownLow !== null
+                ? EarlyWarning::pointsOfOwnRange($values[$name], $ownLow) > 0
+                : $value < $least || $value > $most;
             if ($isRed) {
                 $redFlags[] = [self::RED_FLAGS[$name] ?? RedFlag::DiastolicPressure, self::said($measure, $values[$name])];
             }
         }
-        $ofPressure = array_filter($redFlags, fn (array $each) => in_array($each[0], [RedFlag::SystolicPressure, RedFlag::DiastolicPressure], true));
+        $ofPressure = array_filter(
+            $redFlags, fn (array $each) => in_array($each[0], [RedFlag::SystolicPressure, RedFlag::DiastolicPressure], true),
+        );
         $isRaised = (isset($values['systolic']) && EarlyWarning::whole($values['systolic']) >= self::MATERNITY_SYSTOLIC)
             || (isset($values['diastolic']) && EarlyWarning::whole($values['diastolic']) >= self::MATERNITY_DIASTOLIC);
 
@@ -135,17 +143,26 @@ final readonly class UrgentValues
     private static function child(array $values, ?float $ownLow): array
     {
         $saturation = $values['saturation'] ?? null;
-        $isLow = $saturation !== null && ($ownLow !== null ? EarlyWarning::pointsOfOwnRange($saturation, $ownLow) : EarlyWarning::points(Measure::Saturation, $saturation)) === EarlyWarning::SINGLE;
+        $isLow = $saturation !== null
+            && (
+                $ownLow !== null
+                    ? EarlyWarning::pointsOfOwnRange($saturation, $ownLow)
+                    : EarlyWarning::points(Measure::Saturation, $saturation)
+            ) === EarlyWarning::SINGLE;
         $hasOthers = array_intersect_key($values, ['resting-rate' => 0, 'pulse' => 0, 'systolic' => 0, 'diastolic' => 0]) !== [];
 
-        return [$isLow ? [[RedFlag::Saturation, self::said(Measure::Saturation, $saturation)]] : [], [], $hasOthers ? [self::PAEDIATRIC] : [], null];
+        return [
+            $isLow ? [[RedFlag::Saturation, self::said(Measure::Saturation, $saturation)]] : [], [], $hasOthers ? [self::PAEDIATRIC] : [],
+            null,
+        ];
     }
 
     /** What is said of values of someone under 16; keeping them takes a reason to go on. */
     public const PAEDIATRIC = 'Under 16 the limits for adults do not hold: use your paediatric chart.';
 
     private const RED_FLAGS = [
-        'resting-rate' => RedFlag::RestingRate, 'saturation' => RedFlag::Saturation, 'pulse' => RedFlag::Pulse, 'systolic' => RedFlag::SystolicPressure,
+        'resting-rate' => RedFlag::RestingRate, 'saturation' => RedFlag::Saturation, 'pulse' => RedFlag::Pulse,
+        'systolic' => RedFlag::SystolicPressure,
     ];
 
     /**
@@ -179,6 +196,12 @@ final readonly class UrgentValues
     /** @param  array<string, float>  $values */
     private static function pressure(array $values): string
     {
-        return implode(', ', array_map(fn (Measure $measure) => self::said($measure, $values[$measure->value]), array_filter([Measure::Systolic, Measure::Diastolic], fn (Measure $measure) => isset($values[$measure->value]))));
+        return implode(
+            ', ',
+            array_map(
+                fn (Measure $measure) => self::said($measure, $values[$measure->value]),
+                array_filter([Measure::Systolic, Measure::Diastolic], fn (Measure $measure) => isset($values[$measure->value])),
+            ),
+        );
     }
 }

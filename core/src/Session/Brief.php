@@ -21,7 +21,8 @@ final readonly class Brief
     private const SCREENING_DAYS = 28;
 
     /**
-     * @param  list<array{number: string, text: string, evidence: string}>  $lines  most urgent first; evidence is screening, course or measure
+     * @param  list<array{number: string, text: string, evidence: string}>  $lines  most urgent first; evidence is screening, course or
+     *     measure
      * @param  list<string>  $questions
      */
     private function __construct(public array $lines, public array $questions)
@@ -30,7 +31,10 @@ final readonly class Brief
 
     public static function of(BriefFacts $facts): self
     {
-        return new self([...self::safety($facts), ...self::practice($facts), ...self::measured($facts)], array_slice(self::questions($facts), 0, self::MOST_QUESTIONS));
+        return new self(
+            [...self::safety($facts), ...self::practice($facts), ...self::measured($facts)],
+            array_slice(self::questions($facts), 0, self::MOST_QUESTIONS),
+        );
     }
 
     /** @return list<array{number: string, text: string, evidence: string}> */
@@ -38,7 +42,9 @@ final readonly class Brief
     {
         $lines = [];
         if ($facts->openRedFlags !== []) {
-            $lines[] = self::line(self::many($facts->openRedFlags, 'red flag'), 'open: '.implode(', ', $facts->openRedFlags).'.', 'screening');
+            $lines[] = self::line(
+                self::many($facts->openRedFlags, 'red flag'), 'open: '.implode(', ', $facts->openRedFlags).'.', 'screening',
+            );
         }
         if ($facts->screeningDays === null) {
             $lines[] = self::line('No screening', 'yet. Nothing can be issued before it.', 'screening');
@@ -47,10 +53,16 @@ final readonly class Brief
             $lines[] = self::line('Answers', 'from home wait to be confirmed.', 'screening');
         }
         if ($facts->newFindings !== []) {
-            $lines[] = self::line(self::many($facts->newFindings, 'new finding'), 'on the running programme: '.implode('; ', $facts->newFindings).'.', 'course');
+            $lines[] = self::line(
+                self::many($facts->newFindings, 'new finding'), 'on the running programme: '.implode('; ', $facts->newFindings).'.',
+                'course',
+            );
         }
         if ($facts->pausedExercises > 0) {
-            $lines[] = self::line((string) $facts->pausedExercises, $facts->pausedExercises === 1 ? 'pause waits for you to look.' : 'pauses wait for you to look.', 'course');
+            $lines[] = self::line(
+                (string) $facts->pausedExercises,
+                $facts->pausedExercises === 1 ? 'pause waits for you to look.' : 'pauses wait for you to look.', 'course',
+            );
         }
         foreach ($facts->stops as $symptom => $times) {
             $lines[] = self::line(ucfirst($symptom), $times === 1 ? 'stopped one practice.' : "stopped $times practices.", 'course');
@@ -64,13 +76,18 @@ final readonly class Brief
     {
         $since = $facts->daysSinceLast === null ? 'since the programme began' : 'since the last session';
         $lines = array_map(
-            fn (array $line) => self::line($line['number'], $line['text'], 'course'), $facts->evidence?->linesWithoutStops($since, $facts->ratedSymptom ?? '') ?? [],
+            fn (array $line) => self::line($line['number'], $line['text'], 'course'),
+            $facts->evidence?->linesWithoutStops($since, $facts->ratedSymptom ?? '') ?? [],
         );
         if ($facts->longestGap >= self::GAP_DAYS) {
             $lines[] = self::line("{$facts->longestGap} days", 'in a row without practice at the longest.', 'course');
         }
         if ($facts->slight > 0) {
-            $lines[] = self::line((string) $facts->slight, $facts->slight === 1 ? 'practice with something slight and passing.' : 'practices with something slight and passing.', 'course');
+            $lines[] = self::line(
+                (string) $facts->slight,
+                $facts->slight === 1 ? 'practice with something slight and passing.' : 'practices with something slight and passing.',
+                'course',
+            );
         }
         if ($facts->remarks !== []) {
             $lines[] = self::line(self::many($facts->remarks, 'remark'), 'of the patient; the latest: “'.$facts->remarks[0].'”', 'course');
@@ -86,7 +103,12 @@ final readonly class Brief
     private static function measured(BriefFacts $facts): array
     {
         return array_map(
-            fn (array $each) => self::line($each['score'], $each['name'].($each['band'] === '' ? '' : ", {$each['band']}").($each['change'] === null ? '.' : ": {$each['change']}."), 'measure'), $facts->questionnaires,
+            fn (array $each) => self::line(
+                $each['score'],
+                $each['name'].($each['band'] === '' ? '' : ", {$each['band']}").($each['change'] === null ? '.' : ": {$each['change']}."),
+                'measure',
+            ),
+            $facts->questionnaires,
         );
     }
 

@@ -19,17 +19,24 @@ final class VoiceScript
 
     /** Breathing words, the most used first; what is not on the list keeps its tone. */
     private const WORDS = [
-        'cue.inhale.nose', 'cue.exhale.nose', 'cue.exhale.mouth', 'cue.exhale.pursed-lips', 'cue.exhale.soft-open-mouth', 'cue.exhale.hum', 'cue.inhale.mouth', 'cue.inhale.pursed-lips',
-        'cue.hold', 'cue.rest', 'cue.top-up', 'cue.nostril.in', 'cue.nostril.out', 'cue.soft-pause', 'cue.hold-soft', 'cue.let-go', 'cue.release',
+        'cue.inhale.nose', 'cue.exhale.nose', 'cue.exhale.mouth', 'cue.exhale.pursed-lips', 'cue.exhale.soft-open-mouth', 'cue.exhale.hum',
+        'cue.inhale.mouth', 'cue.inhale.pursed-lips',
+        'cue.hold', 'cue.rest', 'cue.top-up', 'cue.nostril.in', 'cue.nostril.out', 'cue.soft-pause', 'cue.hold-soft', 'cue.let-go',
+        'cue.release',
     ];
 
-    private const INSTRUCTIONS = ['cue.lead-in', 'cue.settle', 'cue.empty', 'cue.retention', 'cue.breathe-between', 'cue.free-between', 'cue.return.roll', 'cue.return.sit-up'];
+    private const INSTRUCTIONS = [
+        'cue.lead-in', 'cue.settle', 'cue.empty', 'cue.retention', 'cue.breathe-between', 'cue.free-between', 'cue.return.roll',
+        'cue.return.sit-up',
+    ];
 
     /** @return array<string, float> longest length in seconds by key, in the order of recording */
     public static function lines(): array
     {
         $numbers = array_map(fn (int $number) => "number.$number", range(1, self::NUMBERS));
 
-        return array_fill_keys($numbers, self::LONGEST_NUMBER_S) + array_fill_keys(self::WORDS, self::LONGEST_WORD_S) + array_fill_keys(self::INSTRUCTIONS, self::LONGEST_INSTRUCTION_S);
+        return array_fill_keys($numbers, self::LONGEST_NUMBER_S) + array_fill_keys(self::WORDS, self::LONGEST_WORD_S) + array_fill_keys(
+            self::INSTRUCTIONS, self::LONGEST_INSTRUCTION_S,
+        );
     }
 }

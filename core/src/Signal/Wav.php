@@ -50,16 +50,21 @@ final class Wav
     {
         $data = pack('v*', ...array_map(fn (float $sample) => ((int) round(max(-1.0, min(1.0, $sample)) * 32767)) & 0xFFFF, $samples));
 
-        return 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, self::PCM, 1, $rate, $rate * 2, 2, 16).'data'.pack('V', strlen($data)).$data;
+        return 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, self::PCM, 1, $rate, $rate * 2, 2, 16).'data'
+            .pack('V', strlen($data)).$data;
     }
 
     /** @return list<float> the mean of the channels */
     private static function samples(string $data, int $channels): array
     {
         $words = unpack('v*', substr($data, 0, strlen($data) - strlen($data) % (2 * $channels)));
-        $signed = array_map(fn (int $word) => ($word > 32767 ? $word - 65536 : $word) / 32767, $words === false ? [] : array_values($words));
+        $signed = array_map(
+            fn (int $word) => ($word > 32767 ? $word - 65536 : $word) / 32767, $words === false ? [] : array_values($words),
+        );
 
-        return $channels === 1 ? $signed : array_map(fn (array $frame) => array_sum($frame) / $channels, array_chunk($signed, max(1, $channels)));
+        return $channels === 1
+            ? $signed
+            : array_map(fn (array $frame) => array_sum($frame) / $channels, array_chunk($signed, max(1, $channels)));
     }
 
     private static function number(string $kind, string $bytes): int

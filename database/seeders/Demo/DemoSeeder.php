@@ -36,15 +36,22 @@ final class DemoSeeder extends Seeder
         return Clinic::query()->create([
             'name' => $name,
             'time_zone' => $zone,
-            'emergency_wording' => "Call 112 now, or have someone call. Sit or lie where you cannot fall. Do not drive yourself. Afterwards, let {$name} know.",
+            'emergency_wording' => 'Call 112 now, or have someone call. Sit or lie where you cannot fall. Do not drive yourself. '
+                    ."Afterwards, let {$name} know.",
             'crisis_number' => '808 200 204, the harbour listening line, day and night',
         ]);
     }
 
-    private function practitioner(Clinic $clinic, string $name, string $profession, string $email, Role $role = Role::Practitioner): Practitioner
-    {
+    private function practitioner(
+        Clinic $clinic,
+        string $name,
+        string $profession,
+        string $email,
+        Role $role = Role::Practitioner,
+    ): Practitioner {
         return Practitioner::query()->create([
-            'clinic_id' => $clinic->id, 'name' => $name, 'profession' => $profession, 'email' => $email, 'role' => $role, 'password' => self::PASSWORD,
+            'clinic_id' => $clinic->id, 'name' => $name, 'profession' => $profession, 'email' => $email, 'role' => $role,
+            'password' => self::PASSWORD,
         ]);
     }
 }

@@ -62,7 +62,8 @@ final class InventedPatient
     public function __construct(private readonly Practitioner $by, int $daysAgo, array $attributes)
     {
         $this->patient = $this->at($daysAgo, '10:00', fn () => Patient::query()->create([
-            'clinic_id' => $by->clinic_id, 'practitioner_id' => $by->id, 'time_zone' => $by->clinic->time_zone, 'day_start' => '04:00', ...$attributes,
+            'clinic_id' => $by->clinic_id, 'practitioner_id' => $by->id, 'time_zone' => $by->clinic->time_zone, 'day_start' => '04:00',
+            ...$attributes,
         ]));
     }
 
@@ -97,13 +98,23 @@ final class InventedPatient
      * @param  list<array<string, mixed>>  $also  further exercises
      * @param  array<string, mixed>  $goal
      */
-    public function issued(int $daysAgo, array $fields, int $weeks = 6, int $reviewAfter = 14, string $symptom = 'tension', ?string $reason = null, array $findingReasons = [], array $also = [], array $goal = []): self
-    {
+    public function issued(
+        int $daysAgo,
+        array $fields,
+        int $weeks = 6,
+        int $reviewAfter = 14,
+        string $symptom = 'tension',
+        ?string $reason = null,
+        array $findingReasons = [],
+        array $also = [],
+        array $goal = [],
+    ): self {
         $this->at($daysAgo, '10:40', function () use ($fields, $weeks, $reviewAfter, $symptom, $reason, $findingReasons, $also, $goal) {
             $today = $this->patient->dayOf(CarbonImmutable::now());
             app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
                 items: [$fields, ...$also], weeks: $weeks, reviewOn: $today->plusDays($reviewAfter)->date,
-                startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued, findingReasons: $findingReasons === [] ? [] : [$findingReasons], goal: $goal,
+                startsOn: $today->date, ratedSymptom: $symptom, reason: $reason, basedOn: $this->issued,
+                findingReasons: $findingReasons === [] ? [] : [$findingReasons], goal: $goal,
             ));
             $this->issued++;
         });
@@ -114,7 +125,12 @@ final class InventedPatient
     /** @param  array<string, mixed>  $reading */
     public function measured(int $daysAgo, Measure $measure, array $reading, string $position = 'seated'): self
     {
-        $this->at($daysAgo, '10:20', fn () => app(StoreMeasurement::class)($this->patient, $this->by, ['measure' => $measure->value, 'position' => $position, 'sure' => true, ...$reading]));
+        $this->at(
+            $daysAgo, '10:20',
+            fn () => app(StoreMeasurement::class)(
+                $this->patient, $this->by, ['measure' => $measure->value, 'position' => $position, 'sure' => true, ...$reading],
+            ),
+        );
 
         return $this;
     }
@@ -134,7 +150,10 @@ final class InventedPatient
     {
         $this->at($daysAgo, '10:25', function () use ($symptom, $value) {
             $chosen = ChosenSymptom::query()->firstOrCreate(['patient_id' => $this->patient->id, 'name' => $symptom]);
-            app(StoreMeasurement::class)($this->patient, $this->by, ['measure' => Measure::Symptom->value, 'symptom' => $chosen->id, 'value' => $value, 'position' => 'seated']);
+            app(StoreMeasurement::class)(
+                $this->patient, $this->by,
+                ['measure' => Measure::Symptom->value, 'symptom' => $chosen->id, 'value' => $value, 'position' => 'seated'],
+            );
         });
 
         return $this;
@@ -195,8 +214,15 @@ final class InventedPatient
      * @param  array<int, string>  $remarks  by days ago
      * @param  bool  $smooth  every practice, and in full
      */
-    public function practised(int $fromDaysAgo, int $toDaysAgo, array $chance = [0.9, 0.9], array $before = [6, 4], array $effort = [4, 2], array $remarks = [], bool $smooth = false): self
-    {
+    public function practised(
+        int $fromDaysAgo,
+        int $toDaysAgo,
+        array $chance = [0.9, 0.9],
+        array $before = [6, 4],
+        array $effort = [4, 2],
+        array $remarks = [],
+        bool $smooth = false,
+    ): self {
         for ($daysAgo = $fromDaysAgo; $daysAgo >= $toDaysAgo; $daysAgo--) {
             $this->chanceOf('practice', $daysAgo);
             $share = $fromDaysAgo === $toDaysAgo ? 1.0 : ($fromDaysAgo - $daysAgo) / ($fromDaysAgo - $toDaysAgo);
@@ -210,7 +236,9 @@ final class InventedPatient
                     'before' => $rated,
                     'after' => self::rating($rated - mt_rand(0, 25) / 10),
                     'effort' => self::rating($mix($effort) + mt_rand(-10, 10) / 10),
-                    'smooth' => $smooth ? 'yes' : ['yes', 'yes', 'yes', 'yes', 'partly', 'no'][min(5, (int) (mt_rand(0, 50) / 10 * (1.2 - 0.6 * $share)))],
+                    'smooth' => $smooth
+                        ? 'yes'
+                        : ['yes', 'yes', 'yes', 'yes', 'partly', 'no'][min(5, (int) (mt_rand(0, 50) / 10 * (1.2 - 0.6 * $share)))],
                     'remark' => $remarks[$daysAgo] ?? null,
                 ], ! $smooth && mt_rand(0, 24) === 0 ? 0.5 : 1.0);
                 unset($remarks[$daysAgo]);
@@ -239,7 +267,8 @@ final class InventedPatient
             $share = ($fromDaysAgo - $daysAgo) / max(1, $fromDaysAgo - $toDaysAgo);
             $rating = fn (array $range): int => self::rating($range[0] + ($range[1] - $range[0]) * $share + mt_rand(-8, 8) / 10);
             $this->at($daysAgo, '06:00', fn () => app(WriteDiary::class)(
-                $device, $this->patient->dayOf(CarbonImmutable::now())->date, $chosen === null ? [] : [$chosen->id => $rating($symptom)], $rating($sleep), $lines[$daysAgo] ?? null, CarbonImmutable::now(),
+                $device, $this->patient->dayOf(CarbonImmutable::now())->date, $chosen === null ? [] : [$chosen->id => $rating($symptom)],
+                $rating($sleep), $lines[$daysAgo] ?? null, CarbonImmutable::now(),
             ));
         }
 
@@ -254,7 +283,12 @@ final class InventedPatient
         while (end($taps) < 56_000) {
             $taps[] = (int) round(end($taps) + 60_000 / $rate * mt_rand(92, 108) / 100);
         }
-        $this->at($daysAgo, '08:30', fn () => $this->device === null ? null : app(StoreHomeCheck::class)($this->device, (string) Str::uuid(), $taps, CarbonImmutable::now()));
+        $this->at(
+            $daysAgo, '08:30',
+            fn () => $this->device === null
+                ? null
+                : app(StoreHomeCheck::class)($this->device, (string) Str::uuid(), $taps, CarbonImmutable::now()),
+        );
 
         return $this;
     }
@@ -268,7 +302,8 @@ final class InventedPatient
             $row = $version?->items->first(fn ($item) => $item->item()->isRecovery());
             if ($this->device !== null && $version !== null && $row !== null) {
                 app(StorePractice::class)($this->device, [
-                    'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $row->lineage, 'started_at' => $now->subSeconds($seconds + 5)->toIso8601ZuluString(), 'ended_at' => $now->toIso8601ZuluString(),
+                    'uuid' => (string) Str::uuid(), 'version_id' => $version->id, 'lineage' => $row->lineage,
+                    'started_at' => $now->subSeconds($seconds + 5)->toIso8601ZuluString(), 'ended_at' => $now->toIso8601ZuluString(),
                     'breaths_done' => 0, 'seconds_done' => $seconds, 'recovered_after_s' => $seconds,
                 ], new Sent($now, $now));
             }
@@ -285,7 +320,8 @@ final class InventedPatient
         if ($slot !== false && $this->device !== null) {
             $device = $this->device;
             $this->at($daysAgo, '20:00', fn () => app(PutOff::class)($device, [
-                'day' => $this->patient->dayOf(CarbonImmutable::now())->date, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value, 'reason' => $reason->value,
+                'day' => $this->patient->dayOf(CarbonImmutable::now())->date, 'lineage' => $slot->lineage, 'anchor' => $slot->anchor->value,
+                'reason' => $reason->value,
             ], CarbonImmutable::now()));
         }
 
@@ -297,7 +333,11 @@ final class InventedPatient
         $slots = $this->slots($daysAgo);
         $slot = end($slots);
         if ($slot !== false) {
-            $this->log($slot, ['before' => 6, 'remark' => $remark, 'stop_class' => $symptom->stopClass()->value, 'stop_symptom' => $symptom->value], $share);
+            $this->log(
+                $slot,
+                ['before' => 6, 'remark' => $remark, 'stop_class' => $symptom->stopClass()->value, 'stop_symptom' => $symptom->value],
+                $share,
+            );
         }
 
         return $this;
@@ -330,7 +370,8 @@ final class InventedPatient
             $closed = $this->patient->refresh()->lastClosedProgramme()->with('versions.items')->firstOrFail();
             $today = $this->patient->dayOf($now);
             app(IssueVersion::class)($this->patient, $this->by, new VersionOrder(
-                items: MaintenanceOf::items($this->patient, $closed, $now), weeks: 0, reviewOn: $today->plusDays(Maintenance::REVIEW_DAYS)->date, startsOn: $today->date,
+                items: MaintenanceOf::items($this->patient, $closed, $now), weeks: 0,
+                reviewOn: $today->plusDays(Maintenance::REVIEW_DAYS)->date, startsOn: $today->date,
                 ratedSymptom: $closed->latestVersion()->rated_symptom ?? 'tension', reason: null, basedOn: 0, maintenance: true,
             ));
             $this->issued = 1;
@@ -344,7 +385,9 @@ final class InventedPatient
     {
         $this->at($daysAgo, '23:50', function () use ($kind, $reason) {
             $latest = $this->patient->refresh()->activeProgramme()->with('versions.items')->firstOrFail()->latestVersion();
-            app(AnswerProposal::class)->decline($this->patient, $this->by, (string) $latest?->items->first()?->lineage, $kind, $latest->number ?? 0, $reason);
+            app(AnswerProposal::class)->decline(
+                $this->patient, $this->by, (string) $latest?->items->first()?->lineage, $kind, $latest->number ?? 0, $reason,
+            );
         });
 
         return $this;
@@ -376,15 +419,20 @@ final class InventedPatient
             $start = CarbonImmutable::instance($slots[0]->opensAt)->addMinutes(20)->utc();
             $id = (string) Str::uuid();
             $this->at($daysAgo, '18:00', fn () => app(KeepAside::class)($device, $id, 'practice', [
-                'uuid' => $id, 'version_id' => $version->id, 'lineage' => $slots[0]->lineage, 'anchor' => $slots[0]->anchor->value, 'started_at' => $start->format('Y-m-d\TH:i:s.v\Z'),
-                'ended_at' => $start->addMinutes(4)->format('Y-m-d\TH:i:s.v\Z'), 'breaths_done' => 0, 'seconds_done' => 240, 'before' => 4, 'after' => 2,
+                'uuid' => $id, 'version_id' => $version->id, 'lineage' => $slots[0]->lineage, 'anchor' => $slots[0]->anchor->value,
+                'started_at' => $start->format('Y-m-d\TH:i:s.v\Z'),
+                'ended_at' => $start->addMinutes(4)->format('Y-m-d\TH:i:s.v\Z'), 'breaths_done' => 0, 'seconds_done' => 240, 'before' => 4,
+                'after' => 2,
             ], CarbonImmutable::now(), new Sent(CarbonImmutable::now(), CarbonImmutable::now())));
         }
 
         return $this;
     }
 
-    /** What chance brings on a day follows from whose day it is, and from nothing that came before: also not from the hour at which the demo is played. */
+    /**
+     * What chance brings on a day follows from whose day it is, and from nothing that came before: also not from the hour at which the demo
+     * is played.
+     */
     private function chanceOf(string $what, int $daysAgo): void
     {
         mt_srand(crc32("{$this->patient->name} $what $daysAgo"));
@@ -396,13 +444,17 @@ final class InventedPatient
         $today = $this->patient->dayOf(CarbonImmutable::now());
         $history = $this->patient->refresh()->activeProgramme?->load('versions.items')->history();
 
-        return $history === null ? [] : (new DuePractices($history, $this->patient->clock()))->on(PatientDay::of($today->plusDays(-$daysAgo)->date));
+        return $history === null
+            ? []
+            : (new DuePractices($history, $this->patient->clock()))->on(PatientDay::of($today->plusDays(-$daysAgo)->date));
     }
 
     /** @param  array<string, mixed>  $ratings */
     private function log(DueSlot $slot, array $ratings, float $share): void
     {
-        $start = CarbonImmutable::instance($slot->opensAt)->addSeconds((int) (($slot->closesAt->getTimestamp() - $slot->opensAt->getTimestamp()) * mt_rand(10, 80) / 100));
+        $start = CarbonImmutable::instance($slot->opensAt)->addSeconds(
+            (int) (($slot->closesAt->getTimestamp() - $slot->opensAt->getTimestamp()) * mt_rand(10, 80) / 100),
+        );
         $version = $this->patient->activeProgramme?->versionOn($this->patient->dayOf($start));
         $prescription = $version?->items->firstWhere('lineage', $slot->lineage)?->item()->prescription;
         if ($version === null || $prescription === null || $this->device === null) {

@@ -19,7 +19,8 @@ final class OwnWorkOfTheQuay
     {
         $keep = new KeepOwnWork;
         [$breath] = PrescriptionReader::read([
-            'technique' => 'own', 'own_name' => 'Cornet breath', 'own_right' => 'The lips stay loose and the shoulders down, as before the first note.',
+            'technique' => 'own', 'own_name' => 'Cornet breath',
+            'own_right' => 'The lips stay loose and the shoulders down, as before the first note.',
             'ratio' => '2:6', 'breaths' => 6, 'position' => 'standing', 'route_out' => 'soft-open-mouth',
         ]);
         if ($breath !== null) {

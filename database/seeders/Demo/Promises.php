@@ -64,14 +64,16 @@ final class Promises
         $patient = Patient::query()->with('activeProgramme.versions.items')->whereKey($line['id'])->firstOrFail();
         $says = $promise['says'] ?? '';
         $isPaused = $patient->pauses()->goingOn()->exists();
-        $recovered = $patient->practices()->whereNotNull('recovered_after_s')->orderBy('ended_at')->limit(self::MOST)->pluck('recovered_after_s')->map(fn (mixed $seconds) => is_numeric($seconds) ? (int) $seconds : 0)->all();
+        $recovered = $patient->practices()->whereNotNull('recovered_after_s')->orderBy('ended_at')->limit(self::MOST)
+            ->pluck('recovered_after_s')->map(fn (mixed $seconds) => is_numeric($seconds) ? (int) $seconds : 0)->all();
 
         return match (true) {
             $line['reason'] !== $promise['reason'] => "stands under {$line['reason']}, not {$promise['reason']}: $said",
             ! str_contains($said, $says) => "says “{$said}”, not “{$says}”",
             $isPaused !== ($promise['paused'] ?? false) => $isPaused ? 'is paused' : 'is not paused',
             $recovered !== ($promise['as_needed'] ?? []) => 'recovered '.implode(', ', $recovered),
-            isset($promise['versions']) && $patient->activeProgramme?->versions->count() !== $promise['versions'] => 'has another number of versions',
+            isset($promise['versions'])
+                && $patient->activeProgramme?->versions->count() !== $promise['versions'] => 'has another number of versions',
             default => null,
         };
     }

@@ -30,11 +30,17 @@ final class ClinicController
         $isLead = $practitioner->role === Role::Lead;
 
         return Inertia::render('Clinic', [
-            'clinic' => ['name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone, 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number, 'school' => $practitioner->clinic->school->value],
+            'clinic' => [
+                'name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone,
+                'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number,
+                'school' => $practitioner->clinic->school->value,
+            ],
             'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
-            'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)->get()->map(fn (Practitioner $each) => [
-                'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value, 'role_label' => $each->role->label(),
-            ]),
+            'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)
+                ->get()->map(fn (Practitioner $each) => [
+                    'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value,
+                    'role_label' => $each->role->label(),
+                ]),
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
@@ -59,8 +65,12 @@ final class ClinicController
         return back(fallback: '/clinic')->with('flash', 'Thresholds kept. Proposals follow them from now on.');
     }
 
-    public function update(Request $request, Practitioner $practitioner, #[CurrentUser] Practitioner $lead, GiveRole $give): RedirectResponse
-    {
+    public function update(
+        Request $request,
+        Practitioner $practitioner,
+        #[CurrentUser] Practitioner $lead,
+        GiveRole $give,
+    ): RedirectResponse {
         abort_unless($practitioner->clinic_id === $lead->clinic_id, 404);
         $request->validate(['role' => ['required', Rule::enum(Role::class)]], ['role.required' => 'Choose a role.']);
         $role = Role::from($request->string('role')->value());

@@ -42,11 +42,17 @@ final class ExercisesController
             'list' => fn () => ExerciseList::of($clinic, $patient, now()),
             'chosen' => ExerciseDetail::of($key, $prescription),
             'patient' => $patient === null ? null : ['id' => $patient->id, 'name' => $patient->name],
-            'patients' => fn () => Patient::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(self::MOST_PATIENTS)->get(['id', 'name']),
+            'patients' => fn () => Patient::query()->where('clinic_id', $clinic->id)->orderBy('name')->limit(self::MOST_PATIENTS)
+                ->get(['id', 'name']),
             'routines' => fn () => RoutineList::of($clinic),
             'purposes' => array_map(fn (Purpose $purpose) => ['value' => $purpose->value, 'label' => $purpose->label()], Purpose::cases()),
-            'positions' => array_map(fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases()),
-            'routes' => array_map(fn (Route $route) => ['value' => $route->value, 'label' => $route->label()], [Route::Nose, Route::Mouth, Route::PursedLips, Route::SoftOpenMouth]),
+            'positions' => array_map(
+                fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases(),
+            ),
+            'routes' => array_map(
+                fn (Route $route) => ['value' => $route->value, 'label' => $route->label()],
+                [Route::Nose, Route::Mouth, Route::PursedLips, Route::SoftOpenMouth],
+            ),
         ]);
     }
 
@@ -66,7 +72,8 @@ final class ExercisesController
         if (! $request->filled('patient')) {
             return null;
         }
-        $patient = Patient::query()->with('latestScreening.answers', 'activeProgramme.versions.items')->findOrFail($request->string('patient')->value());
+        $patient = Patient::query()->with('latestScreening.answers', 'activeProgramme.versions.items')
+            ->findOrFail($request->string('patient')->value());
         Gate::authorize('view', $patient);
 
         return $patient;

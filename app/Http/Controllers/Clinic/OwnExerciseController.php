@@ -25,8 +25,12 @@ final class OwnExerciseController
         return response()->json(['key' => $keep(new OwnExercise, $practitioner, $name, $fields, 'own_name')->id], 201);
     }
 
-    public function update(Request $request, #[CurrentUser] Practitioner $practitioner, OwnExercise $ownExercise, KeepOwnWork $keep): JsonResponse
-    {
+    public function update(
+        Request $request,
+        #[CurrentUser] Practitioner $practitioner,
+        OwnExercise $ownExercise,
+        KeepOwnWork $keep,
+    ): JsonResponse {
         [$name, $fields] = $this->read($request);
 
         return response()->json(['key' => $keep($ownExercise, $practitioner, $name, $fields, 'own_name')->id]);
@@ -46,7 +50,9 @@ final class OwnExerciseController
      */
     private function read(Request $request): array
     {
-        [$prescription, $errors] = PrescriptionReader::read([...$request->array('fields'), 'technique' => 'own', 'own_name' => $request->string('fields.own_name')->value()]);
+        [$prescription, $errors] = PrescriptionReader::read(
+            [...$request->array('fields'), 'technique' => 'own', 'own_name' => $request->string('fields.own_name')->value()],
+        );
         if ($prescription === null) {
             throw ValidationException::withMessages($errors);
         }

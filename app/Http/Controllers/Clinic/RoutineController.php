@@ -61,11 +61,17 @@ final class RoutineController
     {
         $routine = $this->read($request);
 
-        return response()->json(['key' => $keep(new OwnRoutine, $practitioner, $routine->name, RoutineFields::write($routine), 'name')->id], 201);
+        return response()->json(
+            ['key' => $keep(new OwnRoutine, $practitioner, $routine->name, RoutineFields::write($routine), 'name')->id], 201,
+        );
     }
 
-    public function update(Request $request, #[CurrentUser] Practitioner $practitioner, OwnRoutine $ownRoutine, KeepOwnWork $keep): JsonResponse
-    {
+    public function update(
+        Request $request,
+        #[CurrentUser] Practitioner $practitioner,
+        OwnRoutine $ownRoutine,
+        KeepOwnWork $keep,
+    ): JsonResponse {
         $routine = $this->read($request);
 
         return response()->json(['key' => $keep($ownRoutine, $practitioner, $routine->name, RoutineFields::write($routine), 'name')->id]);

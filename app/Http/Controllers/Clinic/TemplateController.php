@@ -27,7 +27,9 @@ final class TemplateController
         }
         $draft = ProgrammeDraft::read($request->array('items'), $request->string('school')->value() ?: null);
         if (! $draft->isComplete()) {
-            throw ValidationException::withMessages(['name' => $draft->error ?? 'Something on the Bench cannot be read yet. Mend it first.']);
+            throw ValidationException::withMessages(
+                ['name' => $draft->error ?? 'Something on the Bench cannot be read yet. Mend it first.'],
+            );
         }
         $keep(new OwnTemplate, $practitioner, $name, [
             'school' => $draft->school->value, 'items' => array_map(ItemFields::write(...), $draft->items()),

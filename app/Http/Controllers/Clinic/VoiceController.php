@@ -20,13 +20,16 @@ final class VoiceController
 {
     public function show(#[CurrentUser] Practitioner $practitioner): Page
     {
-        $clips = VoiceClip::query()->where('practitioner_id', $practitioner->id)->limit(200)->get(['line', 'ms', 'loudness', 'hash'])->keyBy('line');
+        $clips = VoiceClip::query()->where('practitioner_id', $practitioner->id)->limit(200)->get(['line', 'ms', 'loudness', 'hash'])
+            ->keyBy('line');
 
         return Inertia::render('Voice', ['lines' => array_map(fn (string $line, float $longest) => [
             'line' => $line,
             'text' => str_starts_with($line, 'number.') ? substr($line, 7) : (string) __($line),
             'longest_s' => $longest,
-            'kept' => ($clip = $clips->get($line)) === null ? null : ['ms' => $clip->ms, 'loudness' => $clip->loudness, 'hash' => $clip->hash],
+            'kept' => ($clip = $clips->get($line)) === null
+                ? null
+                : ['ms' => $clip->ms, 'loudness' => $clip->loudness, 'hash' => $clip->hash],
         ], array_keys(VoiceScript::lines()), VoiceScript::lines())]);
     }
 

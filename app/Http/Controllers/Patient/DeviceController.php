@@ -16,7 +16,9 @@ final class DeviceController
 {
     public function index(#[CurrentUser('device')] Device $device): JsonResponse
     {
-        return response()->json(['devices' => $device->patient->devices()->whereNull('revoked_at')->latest()->limit(20)->get()->map(fn (Device $each) => [
+        $devices = $device->patient->devices()->whereNull('revoked_at')->latest()->limit(20)->get();
+
+        return response()->json(['devices' => $devices->map(fn (Device $each) => [
             'id' => $each->id,
             'label' => $each->label,
             'since' => $each->created_at->setTimezone($device->patient->time_zone)->isoFormat('D MMMM YYYY'),

@@ -38,7 +38,9 @@ final class OutboxController
         $device = DeviceGuard::deviceOf($request, signedOutToo: true);
         abort_if($device === null, 401, 'This device is not known.');
         // Who has withdrawn consent is not recorded any more, not even aside.
-        abort_unless($device->revoked_at === null || ConsentText::isAcceptedFor($device->patient_id, $device->id), 401, 'This device is signed out.');
+        abort_unless(
+            $device->revoked_at === null || ConsentText::isAcceptedFor($device->patient_id, $device->id), 401, 'This device is signed out.',
+        );
         $request->validate([
             'sent_at' => ['required', Kinds::TIME],
             'items' => ['required', 'list', 'max:'.self::MOST],
@@ -85,6 +87,8 @@ final class OutboxController
             return ['result' => 'refused', 'message' => (string) __('patient.log.too-large')];
         }
 
-        return ['result' => ($this->keepAside)($device, $item['id'], $item['kind'], $item['body'], $sentAt, $sent) ? 'kept-aside' : 'later'];
+        return [
+            'result' => ($this->keepAside)($device, $item['id'], $item['kind'], $item['body'], $sentAt, $sent) ? 'kept-aside' : 'later',
+        ];
     }
 }

@@ -60,7 +60,9 @@ final class PagesController
 
     public function voice(#[CurrentUser('device')] Device $device): JsonResponse
     {
-        return response()->json(['lines' => VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->limit(200)->get(['line', 'hash'])
+        return response()->json(['lines' => VoiceClip::query()->where(
+            'practitioner_id', $device->patient->practitioner_id,
+        )->limit(200)->get(['line', 'hash'])
             ->map(fn (VoiceClip $clip) => ['line' => $clip->line, 'hash' => $clip->hash])]);
     }
 

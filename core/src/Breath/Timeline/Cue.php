@@ -76,7 +76,8 @@ final readonly class Cue implements JsonSerializable
     public function timed(int $startMs, int $durationMs): self
     {
         $beats = array_map(fn (Beat $beat) => new Beat(
-            $startMs + min($durationMs - 1, (int) round(($beat->atMs - $this->startMs) * $durationMs / $this->durationMs)), $beat->number, $beat->word,
+            $startMs + min($durationMs - 1, (int) round(($beat->atMs - $this->startMs) * $durationMs / $this->durationMs)), $beat->number,
+            $beat->word,
         ), $this->beats);
 
         return new self(

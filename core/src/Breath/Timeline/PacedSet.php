@@ -27,7 +27,8 @@ final readonly class PacedSet
      * @param  array<string, Counting>  $counting  by phase value; up unless named
      * @param  array<string, string>  $instructions  translation key by phase value
      * @param  float  $volume  lung volume at the top of the breath, 0–1
-     * @param  float  $catchCounts  counts at the end of the inhale in which the breath is caught before a top-up; without a top-up nothing is caught
+     * @param  float  $catchCounts  counts at the end of the inhale in which the breath is caught before a top-up; without a top-up nothing
+     *     is caught
      * @param  bool  $cueWord  the first counted beat of inhale and exhale says its word in place of the number
      * @param  float  $bottom  lung volume at the end of the exhale, 0 or below
      */
@@ -141,7 +142,8 @@ final readonly class PacedSet
         for ($beat = 0; $beat < $beats; $beat++) {
             $at = (int) round($from + $beat * $this->cycle->countLength->seconds * 1000);
             if ($at < $endMs) {
-                $saysWord = $beat === 0 && $this->cueWord && $counting !== Counting::Silent && ($phase === Phase::Inhale || $phase === Phase::Exhale);
+                $saysWord = $beat === 0 && $this->cueWord && $counting !== Counting::Silent
+                    && ($phase === Phase::Inhale || $phase === Phase::Exhale);
                 $list[] = new Beat($at, $counting->numberAt($beat, $beats), $saysWord ? "cue.word.{$phase->value}" : null);
             }
         }

@@ -45,8 +45,13 @@ final class Retiming
      *
      * @throws InvalidValue
      */
-    public static function joining(Segment $set, float $seconds, int $over, float $slowest = INF, float $least = self::LEAST_JOINING): Segment
-    {
+    public static function joining(
+        Segment $set,
+        float $seconds,
+        int $over,
+        float $slowest = INF,
+        float $least = self::LEAST_JOINING,
+    ): Segment {
         if (! ($seconds >= 1 && $seconds <= 30)) {
             throw InvalidValue::because("A breath of $seconds s is outside 1 to 30 s.");
         }

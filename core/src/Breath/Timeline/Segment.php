@@ -59,6 +59,9 @@ final readonly class Segment implements JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['role' => $this->role->value, 'ms' => $this->durationMs(), 'open' => $this->isOpen(), ...($this->canBeEnough ? ['enough' => true] : []), 'cues' => $this->cues];
+        return [
+            'role' => $this->role->value, 'ms' => $this->durationMs(), 'open' => $this->isOpen(),
+            ...($this->canBeEnough ? ['enough' => true] : []), 'cues' => $this->cues,
+        ];
     }
 }

@@ -117,7 +117,8 @@ final readonly class Timeline implements JsonSerializable
     {
         return count(array_filter(
             $this->segments,
-            fn (Segment $segment) => $segment->role === SegmentRole::Exercise && $segment->cues[0]->place->breath > 0 && ! $segment->isOpen(),
+            fn (Segment $segment) => $segment->role === SegmentRole::Exercise && $segment->cues[0]->place->breath > 0
+                && ! $segment->isOpen(),
         ));
     }
 

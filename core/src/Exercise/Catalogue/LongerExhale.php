@@ -43,34 +43,51 @@ final class LongerExhale
             self::make(
                 'extended-exhale', 'Extended exhale', 'A small inhale and an unhurried, longer exhale, counted.',
                 '4:0:5:1', 12, self::LYING_FIRST, [Route::Nose, Route::PursedLips, Route::SoftOpenMouth],
-                Teaching::of('extended-exhale', [Purpose::Settling, Purpose::Learning, Purpose::Sleep], ['waking', 'breaks', 'lights-out'], ['chest-quiet', 'unhurried'], ['squeezing'], ['heavy', 'yawning'], self::STOPS),
+                Teaching::of(
+                    'extended-exhale', [Purpose::Settling, Purpose::Learning, Purpose::Sleep], ['waking', 'breaks', 'lights-out'],
+                    ['chest-quiet', 'unhurried'], ['squeezing'], ['heavy', 'yawning'], self::STOPS,
+                ),
                 [Climb::growing(8, Phase::Exhale), $upright, Climb::repeats(12, 15, 18)],
             ),
             self::make(
                 'double-exhale', 'Exhale twice the inhale', 'Out by the mouth for twice as long as in, at the patient’s own speed.',
                 '2:4', 6, self::SITTING_FIRST, [Route::Mouth, Route::PursedLips, Route::Nose],
-                Teaching::of('double-exhale', [Purpose::Settling, Purpose::Pressure, Purpose::Breathlessness], ['anytime'], ['own-speed'], ['copying'], ['heavy'], self::STOPS),
+                Teaching::of(
+                    'double-exhale', [Purpose::Settling, Purpose::Pressure, Purpose::Breathlessness], ['anytime'], ['own-speed'],
+                    ['copying'], ['heavy'], self::STOPS,
+                ),
                 [Climb::scaled(2, 3, 4), Climb::repeats(6, 8, 10)],
             ),
             self::make(
-                'long-exhale', 'Long exhale, seated', 'Silent, by the nose, both counted down; then two minutes of hand check without a count.',
+                'long-exhale', 'Long exhale, seated',
+                'Silent, by the nose, both counted down; then two minutes of hand check without a count.',
                 '5:8', 6, [Position::Seated, Position::SeatedForward, Position::Reclined], [Route::Nose],
-                Teaching::of('long-exhale', [Purpose::Settling, Purpose::Attention], ['evening'], ['silent'], ['throat'], ['heavy', 'warmth'], self::STOPS, ['hands', 'which-moves']),
+                Teaching::of(
+                    'long-exhale', [Purpose::Settling, Purpose::Attention], ['evening'], ['silent'], ['throat'], ['heavy', 'warmth'],
+                    self::STOPS, ['hands', 'which-moves'],
+                ),
                 [Climb::repeats(6, 8, 10, 12), Climb::growing(10, Phase::Exhale)],
                 recipe: new CountedSet(freeAfter: 2.0), countIn: Counting::Down, demands: [Demand::LooksInward],
             ),
             self::make(
                 'pursed-exhale', 'Pursed-lip exhale', 'In by the nose, a short pause, out through pursed lips.',
-                '2:1:4', 10, [Position::Supine, Position::Reclined, Position::SideLying, Position::Seated, Position::SeatedForward, Position::Standing],
+                '2:1:4', 10,
+                [Position::Supine, Position::Reclined, Position::SideLying, Position::Seated, Position::SeatedForward, Position::Standing],
                 [Route::PursedLips],
-                Teaching::of('pursed-exhale', [Purpose::Breathlessness, Purpose::Moving], ['anytime', 'when-needed'], ['top-hand-quiet'], ['puffed-cheeks'], ['cough'], self::STOPS),
+                Teaching::of(
+                    'pursed-exhale', [Purpose::Breathlessness, Purpose::Moving], ['anytime', 'when-needed'], ['top-hand-quiet'],
+                    ['puffed-cheeks'], ['cough'], self::STOPS,
+                ),
                 [Climb::growing(6, Phase::Inhale, Phase::Exhale, Phase::Exhale), $upright],
                 recipe: new CountedSet(instructions: [Phase::Hold->value => 'cue.purse']),
             ),
             self::make(
                 'soft-exhale', 'Soft-stream exhale', 'Out through a softly open mouth, in a thin even stream.',
                 '4:6', 8, self::SITTING_FIRST, [Route::SoftOpenMouth],
-                Teaching::of('soft-exhale', [Purpose::Settling, Purpose::Pressure], ['anytime'], ['stream-even'], ['blowing'], ['dry-lips'], self::STOPS),
+                Teaching::of(
+                    'soft-exhale', [Purpose::Settling, Purpose::Pressure], ['anytime'], ['stream-even'], ['blowing'], ['dry-lips'],
+                    self::STOPS,
+                ),
                 [Climb::growing(9, Phase::Exhale), Climb::repeats(8, 10, 12)],
                 recipe: new CountedSet(instructions: [Phase::Exhale->value => 'cue.stream']),
             ),

@@ -75,7 +75,9 @@ final class Plain
                 'even', [Purpose::Learning, Purpose::Settling, Purpose::Attention], ['anytime'], ['smooth'], ['chasing'],
                 ['heavy', 'yawning'], [StopSymptom::Dizziness, StopSymptom::Breathlessness],
             ),
-            positions: [Position::Seated, Position::Supine, Position::SupineKneesBent, Position::Reclined, Position::SideLying, Position::Standing],
+            positions: [
+                Position::Seated, Position::Supine, Position::SupineKneesBent, Position::Reclined, Position::SideLying, Position::Standing,
+            ],
             routesOut: [Route::Nose, Route::PursedLips],
             hands: 'exercise.hands.as-you-like',
             ratio: '4:4',

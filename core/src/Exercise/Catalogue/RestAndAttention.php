@@ -32,7 +32,9 @@ final class RestAndAttention
         Position::Supine, Position::SupineKneesBent, Position::Reclined, Position::SideLying, Position::Seated,
     ];
 
-    private const SEATED = [Position::Seated, Position::Reclined, Position::Standing, Position::Supine, Position::SupineKneesBent, Position::SideLying];
+    private const SEATED = [
+        Position::Seated, Position::Reclined, Position::Standing, Position::Supine, Position::SupineKneesBent, Position::SideLying,
+    ];
 
     private const STOPS = [StopSymptom::Unreal, StopSymptom::Panic];
 
@@ -42,17 +44,27 @@ final class RestAndAttention
         return [
             self::roundsRetention(),
             self::free(
-                'tense-release', 'Tense and let go', 'Muscle groups tensed for three counts and let go; gentle breathing between.', new TenseAndLetGo, Length::Derived, null, 1,
+                'tense-release', 'Tense and let go', 'Muscle groups tensed for three counts and let go; gentle breathing between.',
+                new TenseAndLetGo, Length::Derived, null, 1,
                 self::ANYWHERE, [Prop::PillowUnderHead],
-                Teaching::of('tense-release', [Purpose::Sleep, Purpose::Settling], ['lights-out', 'waking'], ['difference'], ['too-hard', 'holding-breath'], ['heavy', 'warmth'], [StopSymptom::Cramp, StopSymptom::Dizziness]),
+                Teaching::of(
+                    'tense-release', [Purpose::Sleep, Purpose::Settling], ['lights-out', 'waking'], ['difference'],
+                    ['too-hard', 'holding-breath'], ['heavy', 'warmth'], [StopSymptom::Cramp, StopSymptom::Dizziness],
+                ),
                 [Climb::parameter('groups', 3, 4, 5, 6)],
-                [new Parameter('groups', 'muscle groups', 3, 1, 6), new Parameter('times', 'times each', 3, 1, 5), new Parameter('tense', 'counts tense', 3, 2, 6)],
+                [
+                    new Parameter('groups', 'muscle groups', 3, 1, 6), new Parameter('times', 'times each', 3, 1, 5),
+                    new Parameter('tense', 'counts tense', 3, 2, 6),
+                ],
                 ['parameters' => ['groups' => 2, 'times' => 2]], [Demand::Tenses],
             ),
             self::free(
                 'body-scan', 'Body scan', 'The attention goes through the body, region by region.', new BodyScan, Length::Derived, null, 1,
                 self::ANYWHERE, [Prop::PillowUnderHead, Prop::Blanket],
-                Teaching::of('body-scan', [Purpose::Sleep, Purpose::Attention], ['lights-out', 'evening'], ['moves-on'], ['forcing'], ['heavy', 'drowsy', 'restless'], self::STOPS),
+                Teaching::of(
+                    'body-scan', [Purpose::Sleep, Purpose::Attention], ['lights-out', 'evening'], ['moves-on'], ['forcing'],
+                    ['heavy', 'drowsy', 'restless'], self::STOPS,
+                ),
                 [Climb::parameter('seconds', 3, 4, 5)],
                 [
                     new Parameter('seconds', 's a part', 3, 2, 8, 0.5),
@@ -62,29 +74,46 @@ final class RestAndAttention
                 ['parameters' => ['list' => 1, 'seconds' => 2]], [Demand::ScansBody, Demand::LooksInward],
             ),
             self::free(
-                'reverse-count', 'Counting down', 'One number a second down to 0; the breath goes its own way.', new ReverseCount, Length::Derived, null, 2,
+                'reverse-count', 'Counting down', 'One number a second down to 0; the breath goes its own way.', new ReverseCount,
+                Length::Derived, null, 2,
                 self::SEATED, [Prop::ChairWithBack],
-                Teaching::of('reverse-count', [Purpose::Attention, Purpose::Pressure, Purpose::Sleep], ['breaks', 'lights-out'], ['one-by-one'], ['speeding-up'], ['restless'], self::STOPS),
+                Teaching::of(
+                    'reverse-count', [Purpose::Attention, Purpose::Pressure, Purpose::Sleep], ['breaks', 'lights-out'], ['one-by-one'],
+                    ['speeding-up'], ['restless'], self::STOPS,
+                ),
                 [Climb::parameter('from', 30, 40, 50, 60, 120)], [new Parameter('from', 'to count down from', 30, 10, 120, 10)],
                 ['parameters' => ['from' => 20]],
             ),
             self::free(
-                'noticing', 'Noticing the breath', 'Watching without changing anything: pace, evenness, route, what moves.', new Uncounted(CueKind::Listen), Length::Minutes, 1.5, 1,
+                'noticing', 'Noticing the breath', 'Watching without changing anything: pace, evenness, route, what moves.',
+                new Uncounted(CueKind::Listen), Length::Minutes, 1.5, 1,
                 self::SEATED, [Prop::ChairWithBack],
-                Teaching::of('noticing', [Purpose::Attention, Purpose::Learning], ['anytime'], ['nothing-changed'], ['steering'], ['restless', 'odd-at-first'], self::STOPS, ['pace', 'evenness', 'route', 'what-moves']),
+                Teaching::of(
+                    'noticing', [Purpose::Attention, Purpose::Learning], ['anytime'], ['nothing-changed'], ['steering'],
+                    ['restless', 'odd-at-first'], self::STOPS, ['pace', 'evenness', 'route', 'what-moves'],
+                ),
                 [], [], ['minutes' => 0.5], [Demand::LooksInward],
             ),
             self::forwardLean(),
             self::free(
-                'neck-release', 'Neck release', 'Slow head turns and small nods on a folded support; before breathing practice.', new Uncounted(CueKind::Move, 10_000), Length::Minutes, 2.0, 1,
+                'neck-release', 'Neck release', 'Slow head turns and small nods on a folded support; before breathing practice.',
+                new Uncounted(CueKind::Move, 10_000), Length::Minutes, 2.0, 1,
                 [Position::Supine, Position::SupineKneesBent, Position::Seated], [Prop::PillowUnderHead],
-                Teaching::of('neck-release', [Purpose::Trunk, Purpose::Settling], ['anytime'], ['small-slow'], ['into-pain'], ['stretch'], [StopSymptom::Dizziness, StopSymptom::Tingling], ['right', 'middle', 'left', 'middle', 'nod', 'long-neck']),
+                Teaching::of(
+                    'neck-release', [Purpose::Trunk, Purpose::Settling], ['anytime'], ['small-slow'], ['into-pain'], ['stretch'],
+                    [StopSymptom::Dizziness, StopSymptom::Tingling], ['right', 'middle', 'left', 'middle', 'nod', 'long-neck'],
+                ),
                 [], [], ['minutes' => 1.0], [Demand::TurnsHead],
             ),
             self::free(
-                'shoulder-rolls', 'Shoulder rolls with the breath', 'Up on the way in, back and down on the way out; before breathing practice.', new Uncounted(CueKind::Move, 5_000), Length::Minutes, 2.0, 1,
+                'shoulder-rolls', 'Shoulder rolls with the breath',
+                'Up on the way in, back and down on the way out; before breathing practice.', new Uncounted(CueKind::Move, 5_000),
+                Length::Minutes, 2.0, 1,
                 [Position::Seated, Position::Standing], [Prop::ChairWithBack],
-                Teaching::of('shoulder-rolls', [Purpose::Trunk, Purpose::Moving], ['breaks'], ['with-breath'], ['jerking'], ['warmth'], [StopSymptom::Dizziness], ['up', 'down']),
+                Teaching::of(
+                    'shoulder-rolls', [Purpose::Trunk, Purpose::Moving], ['breaks'], ['with-breath'], ['jerking'], ['warmth'],
+                    [StopSymptom::Dizziness], ['up', 'down'],
+                ),
                 [], [], ['minutes' => 1.0], [Demand::RollsShoulders],
             ),
         ];
@@ -95,11 +124,13 @@ final class RestAndAttention
         return new Technique(
             key: 'rounds-retention',
             name: 'Rounds with a retention',
-            about: 'A set, one more inhale, most of it out, then a retention that is counted down, and the release. Screened most strictly.',
+            about: 'A set, one more inhale, most of it out, then a retention that is counted down, and the release. Screened most '
+                .'strictly.',
             recipe: new RoundsWithRetention,
             length: Length::Breaths,
             teaching: Teaching::of(
-                'rounds-retention', [Purpose::Attention], ['waking'], ['no-strain', 'belly-then-chest'], ['pushing-retention', 'fast-breaths'], ['warmth', 'light-at-first'],
+                'rounds-retention', [Purpose::Attention], ['waking'], ['no-strain', 'belly-then-chest'],
+                ['pushing-retention', 'fast-breaths'], ['warmth', 'light-at-first'],
                 [StopSymptom::Dizziness, StopSymptom::Tingling, StopSymptom::Breathlessness, StopSymptom::Panic],
             ),
             positions: [Position::Supine, Position::SupineKneesBent, Position::Reclined],
@@ -124,10 +155,14 @@ final class RestAndAttention
         return new Technique(
             key: 'forward-lean',
             name: 'Forward-lean recovery',
-            about: 'For sudden breathlessness: lean forward, out through the lips first, then a gentle inhale by the nose, until breath is back.',
+            about: 'For sudden breathlessness: lean forward, out through the lips first, then a gentle inhale by the nose, until breath is '
+                .'back.',
             recipe: new ForwardLean,
             length: Length::Derived,
-            teaching: Teaching::of('forward-lean', [Purpose::Breathlessness], ['when-needed'], ['out-first', 'shoulders-supported'], ['big-inhale'], ['slow-return'], [StopSymptom::Breathlessness, StopSymptom::Dizziness]),
+            teaching: Teaching::of(
+                'forward-lean', [Purpose::Breathlessness], ['when-needed'], ['out-first', 'shoulders-supported'], ['big-inhale'],
+                ['slow-return'], [StopSymptom::Breathlessness, StopSymptom::Dizziness],
+            ),
             positions: [Position::SeatedForward, Position::StandingAtWall],
             routesOut: [Route::PursedLips],
             hands: 'exercise.hands.elbows-on-knees',
@@ -147,12 +182,14 @@ final class RestAndAttention
      * @param  list<Demand>  $demands
      */
     private static function free(
-        string $key, string $name, string $about, Recipe $recipe, Length $length, ?float $minutes, int $timesADay, array $positions, array $props,
+        string $key, string $name, string $about, Recipe $recipe, Length $length, ?float $minutes, int $timesADay, array $positions,
+        array $props,
         Teaching $teaching, array $climbs, array $parameters, array $short, array $demands = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
-            routesOut: [Route::Nose, Route::PursedLips], hands: "exercise.hands.$key", minutes: $minutes, timesADay: $timesADay, props: $props,
+            routesOut: [Route::Nose, Route::PursedLips], hands: "exercise.hands.$key", minutes: $minutes, timesADay: $timesADay,
+            props: $props,
             parameters: $parameters, efforts: [Effort::Gentle], climbs: $climbs, short: $short, demands: $demands,
         );
     }

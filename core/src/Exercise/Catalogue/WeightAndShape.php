@@ -35,22 +35,32 @@ final class WeightAndShape
             self::uncounted(
                 'weight-on-belly', 'Weight on the belly', 'A block or thick book on the belly, watched as it rises and sinks.', 4.0,
                 [Position::Supine, Position::SupineKneesBent], 'exercise.hands.beside-you',
-                Teaching::of('weight-on-belly', [Purpose::Learning, Purpose::Sleep], ['waking', 'evening'], ['rises-and-sinks', 'slows'], ['pushed-up'], ['heavy', 'warmth'], self::STOPS, ['watch', 'sinks', 'by-itself']),
+                Teaching::of(
+                    'weight-on-belly', [Purpose::Learning, Purpose::Sleep], ['waking', 'evening'], ['rises-and-sinks', 'slows'],
+                    ['pushed-up'], ['heavy', 'warmth'], self::STOPS, ['watch', 'sinks', 'by-itself'],
+                ),
                 [Climb::minutes(3, 4, 5), Climb::parameter('weight', 0.5, 1, 1.5, 2)],
                 [new Parameter('weight', 'kg on the belly', 1, 0.5, 2, 0.25)],
             ),
             self::uncounted(
                 'prone', 'Prone breathing', 'Face down, forehead on the hands; the belly meets the floor, the low back rises.', 2.5,
                 [Position::Prone], 'exercise.hands.under-forehead',
-                Teaching::of('prone', [Purpose::Trunk, Purpose::Learning], ['anytime'], ['trunk-widens'], ['neck-twisted'], ['warmth', 'stretch'], self::STOPS, ['belly-floor', 'low-back', 'sides']),
+                Teaching::of(
+                    'prone', [Purpose::Trunk, Purpose::Learning], ['anytime'], ['trunk-widens'], ['neck-twisted'], ['warmth', 'stretch'],
+                    self::STOPS, ['belly-floor', 'low-back', 'sides'],
+                ),
                 [Climb::minutes(2, 2.5, 3, 4)],
             ),
             self::ribRelease(),
             self::fullExhale(),
             self::uncounted(
-                'ribs-down', 'Ribs down, supine', 'The lower ribs stay heavy while the breath goes low; the natural curve of the low back stays.', 3.0,
+                'ribs-down', 'Ribs down, supine',
+                'The lower ribs stay heavy while the breath goes low; the natural curve of the low back stays.', 3.0,
                 [Position::SupineKneesBent], 'exercise.hands.lower-ribs',
-                Teaching::of('ribs-down', [Purpose::Trunk], ['anytime'], ['pelvis-still', 'curve-stays'], ['back-pressed'], ['heavy'], self::STOPS, ['ribs-heavy', 'thin-gap', 'low']),
+                Teaching::of(
+                    'ribs-down', [Purpose::Trunk], ['anytime'], ['pelvis-still', 'curve-stays'], ['back-pressed'], ['heavy'], self::STOPS,
+                    ['ribs-heavy', 'thin-gap', 'low'],
+                ),
                 [Climb::minutes(3, 4, 5)],
             ),
         ];
@@ -64,14 +74,19 @@ final class WeightAndShape
             about: 'In by the nose, then a hum as long as is comfortable, lips together, teeth apart. Its length is measured.',
             recipe: new OpenHum,
             length: Length::Breaths,
-            teaching: Teaching::of('humming', [Purpose::Settling, Purpose::Sleep], ['evening', 'lights-out'], ['vibration', 'longer-out'], ['to-the-last'], ['buzzing', 'heavy'], self::STOPS),
+            teaching: Teaching::of(
+                'humming', [Purpose::Settling, Purpose::Sleep], ['evening', 'lights-out'], ['vibration', 'longer-out'], ['to-the-last'],
+                ['buzzing', 'heavy'], self::STOPS,
+            ),
             positions: [Position::SupineKneesBent, Position::Supine, Position::FoldedForward, Position::Reclined, Position::Seated],
             routesOut: [Route::Hum],
             hands: 'exercise.hands.chest-and-belly',
             breaths: 5,
             timesADay: 2,
             props: [Prop::PillowUnderKnees],
-            parameters: [new Parameter('inhale', 'counts in', 4, 2, 8), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 20)],
+            parameters: [
+                new Parameter('inhale', 'counts in', 4, 2, 8), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 20),
+            ],
             climbs: [Climb::repeats(5, 6, 8, 10)],
             short: ['breaths' => 3],
             openExhale: true,
@@ -86,14 +101,19 @@ final class WeightAndShape
             about: 'In into the hands on the lower ribs; a passive exhale by the nose to the resting level; then hum out what is left.',
             recipe: new PassiveThenHum,
             length: Length::Breaths,
-            teaching: Teaching::of('rib-release', [Purpose::Trunk], ['anytime'], ['widen-and-return'], ['shoulders-rise', 'passive-pushed'], ['buzzing', 'stretch'], self::STOPS),
+            teaching: Teaching::of(
+                'rib-release', [Purpose::Trunk], ['anytime'], ['widen-and-return'], ['shoulders-rise', 'passive-pushed'],
+                ['buzzing', 'stretch'], self::STOPS,
+            ),
             positions: [Position::Seated, Position::Standing],
             routesOut: [Route::Hum],
             hands: 'exercise.hands.press-lower-ribs',
             breaths: 4,
             timesADay: 2,
             props: [Prop::ChairWithBack],
-            parameters: [new Parameter('inhale', 'counts in', 4, 2, 6), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 12)],
+            parameters: [
+                new Parameter('inhale', 'counts in', 4, 2, 6), new Parameter('hum', 'counts of hum; 0 as long as comfortable', 0, 0, 12),
+            ],
             // What is hummed out lies below the resting level: without that it would be another exercise.
             effort: Effort::Complete,
             efforts: [Effort::Complete, Effort::Active],
@@ -112,7 +132,9 @@ final class WeightAndShape
             about: 'Hands round the ribs; they widen on all sides and close at the end. Three breaths before each meal.',
             recipe: new CountedSet(instructions: [Phase::Inhale->value => 'cue.widen', Phase::Exhale->value => 'cue.to-the-end']),
             length: Length::Breaths,
-            teaching: Teaching::of('full-exhale', [Purpose::Trunk], ['meals'], ['ribs-close'], ['straining', 'coughing'], ['stretch', 'warmth'], self::STOPS),
+            teaching: Teaching::of(
+                'full-exhale', [Purpose::Trunk], ['meals'], ['ribs-close'], ['straining', 'coughing'], ['stretch', 'warmth'], self::STOPS,
+            ),
             positions: [Position::Seated, Position::Standing],
             routesOut: [Route::PursedLips, Route::Mouth, Route::Nose],
             hands: 'exercise.hands.round-the-ribs',
@@ -131,11 +153,14 @@ final class WeightAndShape
      * @param  list<Parameter>  $parameters
      */
     private static function uncounted(
-        string $key, string $name, string $about, float $minutes, array $positions, string $hands, Teaching $teaching, array $climbs, array $parameters = [],
+        string $key, string $name, string $about, float $minutes, array $positions, string $hands, Teaching $teaching, array $climbs,
+        array $parameters = [],
     ): Technique {
         return new Technique(
-            key: $key, name: $name, about: $about, recipe: new Uncounted, length: Length::Minutes, teaching: $teaching, positions: $positions,
-            routesOut: [Route::Nose, Route::PursedLips], hands: $hands, minutes: $minutes, parameters: $parameters, climbs: $climbs, short: ['minutes' => 1.0], demands: [Demand::LooksInward],
+            key: $key, name: $name, about: $about, recipe: new Uncounted, length: Length::Minutes, teaching: $teaching,
+            positions: $positions,
+            routesOut: [Route::Nose, Route::PursedLips], hands: $hands, minutes: $minutes, parameters: $parameters, climbs: $climbs,
+            short: ['minutes' => 1.0], demands: [Demand::LooksInward],
         );
     }
 }

@@ -41,15 +41,28 @@ final class WithHolds
             self::make(
                 'in-hold-out', 'Inhale, hold, exhale', 'After slow shoulder rolls; the hold is soft.', '4:5:5', 5, 2,
                 [Position::Standing, Position::Seated], [Route::Nose, Route::Mouth],
-                Teaching::of('in-hold-out', [Purpose::Pressure, Purpose::Attention], ['breaks'], ['soft-hold'], ['locking'], ['warmth', 'light-at-first'], self::STOPS),
-                new CountedSet(prelude: ['cue.move.shoulders-back', 'cue.move.shoulders-forward', 'cue.move.arms-hang'], instructions: [Phase::Hold->value => 'cue.hold-soft']),
+                Teaching::of(
+                    'in-hold-out', [Purpose::Pressure, Purpose::Attention], ['breaks'], ['soft-hold'], ['locking'],
+                    ['warmth', 'light-at-first'], self::STOPS,
+                ),
+                new CountedSet(
+                    prelude: ['cue.move.shoulders-back', 'cue.move.shoulders-forward', 'cue.move.arms-hang'],
+                    instructions: [Phase::Hold->value => 'cue.hold-soft'],
+                ),
                 [Climb::growing(8, Phase::Inhale, Phase::Hold, Phase::Exhale), Climb::repeats(4, 5, 6)],
-                demands: [Demand::RollsShoulders], parameters: [Parameter::choice('prelude', 'before the first breath', [1 => 'shoulder rolls first', 2 => 'no shoulder rolls'])],
+                demands: [Demand::RollsShoulders],
+                parameters: [
+                    Parameter::choice('prelude', 'before the first breath', [1 => 'shoulder rolls first', 2 => 'no shoulder rolls']),
+                ],
             ),
             self::make(
                 'three-part', 'Three, three, six', 'In three, hold three, out six, lying with hands on chest and belly.', '3:3:6', 8, 1,
-                [Position::Supine, Position::SupineKneesBent, Position::SideLying, Position::Reclined, Position::Seated], [Route::Nose, Route::Mouth],
-                Teaching::of('three-part', [Purpose::Sleep, Purpose::Settling], ['lights-out'], ['heavier'], ['counting-hard'], ['heavy', 'yawning'], self::STOPS),
+                [Position::Supine, Position::SupineKneesBent, Position::SideLying, Position::Reclined, Position::Seated],
+                [Route::Nose, Route::Mouth],
+                Teaching::of(
+                    'three-part', [Purpose::Sleep, Purpose::Settling], ['lights-out'], ['heavier'], ['counting-hard'], ['heavy', 'yawning'],
+                    self::STOPS,
+                ),
                 new CountedSet(instructions: [Phase::Exhale->value => 'cue.let-sink']), [Climb::scaled(3, 4), Climb::repeats(8, 10, 12)],
                 hands: 'exercise.hands.chest-and-belly',
             ),
@@ -57,29 +70,42 @@ final class WithHolds
             self::make(
                 'square', 'Square breathing', 'Four equal sides, spine long.', '4:4:4:4', 5, 2,
                 [Position::Seated, Position::Standing, Position::Reclined], [Route::Nose, Route::Mouth],
-                Teaching::of('square', [Purpose::Pressure, Purpose::Attention], ['breaks', 'when-needed'], ['equal'], ['last-side'], ['warmth'], self::STOPS),
+                Teaching::of(
+                    'square', [Purpose::Pressure, Purpose::Attention], ['breaks', 'when-needed'], ['equal'], ['last-side'], ['warmth'],
+                    self::STOPS,
+                ),
                 new CountedSet(instructions: [Phase::Rest->value => 'cue.rest-side']), [Climb::scaled(3, 4, 5), Climb::repeats(5, 8, 10)],
                 easier: ['ratio' => '3:3:3:3'],
             ),
             // Balban et al., Cell Reports Medicine 2023;4:100895, from memory, for five minutes a day.
             self::make(
-                'double-inhale', 'Double inhale, long exhale', 'A catch, a small second inhale on top, then a long exhale by the mouth.', '2+1:6', 3, 1,
+                'double-inhale', 'Double inhale, long exhale', 'A catch, a small second inhale on top, then a long exhale by the mouth.',
+                '2+1:6', 3, 1,
                 self::ANY, [Route::Mouth, Route::PursedLips],
-                Teaching::of('double-inhale', [Purpose::Pressure, Purpose::Settling], ['when-needed', 'anytime'], ['small-quick'], ['fast'], ['sigh', 'light-at-first'], self::STOPS),
+                Teaching::of(
+                    'double-inhale', [Purpose::Pressure, Purpose::Settling], ['when-needed', 'anytime'], ['small-quick'], ['fast'],
+                    ['sigh', 'light-at-first'], self::STOPS,
+                ),
                 // 7, 13, 20, 26 and 33 breaths of 9 s are the most that fit into 1 to 5 minutes: arithmetic.
                 new CountedSet(catch: 0.5), [Climb::repeats(7, 13, 20, 26, 33)],
             ),
             self::make(
                 'alternate-nostril', 'Alternate nostril', 'A round: in left, out right, in right, out left.', '5:8', 5, 1,
                 [Position::Seated, Position::Kneeling], [Route::Nose],
-                Teaching::of('alternate-nostril', [Purpose::Settling, Purpose::Attention], ['waking', 'evening'], ['longer-out'], ['order'], ['heavy', 'one-side-narrower'], self::STOPS),
+                Teaching::of(
+                    'alternate-nostril', [Purpose::Settling, Purpose::Attention], ['waking', 'evening'], ['longer-out'], ['order'],
+                    ['heavy', 'one-side-narrower'], self::STOPS,
+                ),
                 new AlternateNostril, [Climb::repeats(5, 10, 15, 20), Climb::growing(10, Phase::Inhale, Phase::Exhale)],
                 length: Length::Rounds, demands: [Demand::ClosesNostril], hands: 'exercise.hands.fold-two-fingers',
             ),
             self::make(
                 'walking', 'Breathing paced by steps', 'A count is a step; able to talk all the time.', '3:4', 40, 1,
                 [Position::Walking], [Route::PursedLips, Route::Nose],
-                Teaching::of('walking', [Purpose::Moving, Purpose::Breathlessness], ['anytime'], ['able-to-talk'], ['hurrying'], ['warmth', 'deeper-breath'], self::STOPS),
+                Teaching::of(
+                    'walking', [Purpose::Moving, Purpose::Breathlessness], ['anytime'], ['able-to-talk'], ['hurrying'],
+                    ['warmth', 'deeper-breath'], self::STOPS,
+                ),
                 new Walking, [Climb::repeats(40, 60, 80, 120), Climb::growing(6, Phase::Exhale)], count: 0.6, hands: 'exercise.hands.swing',
                 easier: ['ratio' => '2:3'],
             ),
@@ -89,11 +115,16 @@ final class WithHolds
     private static function fourSevenEight(): Technique
     {
         return self::make(
-            'four-seven-eight', '4:7:8', 'Empty first; tongue tip behind the upper front teeth; the proportions matter more than the seconds.', '4:7:8', 4, 3,
+            'four-seven-eight', '4:7:8',
+            'Empty first; tongue tip behind the upper front teeth; the proportions matter more than the seconds.', '4:7:8', 4, 3,
             self::ANY, [Route::Mouth, Route::PursedLips],
-            Teaching::of('four-seven-eight', [Purpose::Sleep, Purpose::Pressure], ['lights-out', 'anytime'], ['tongue', 'proportions'], ['tongue-drops', 'throat-locks'], ['light-at-first', 'heavy'], self::STOPS),
+            Teaching::of(
+                'four-seven-eight', [Purpose::Sleep, Purpose::Pressure], ['lights-out', 'anytime'], ['tongue', 'proportions'],
+                ['tongue-drops', 'throat-locks'], ['light-at-first', 'heavy'], self::STOPS,
+            ),
             new CountedSet(emptyFirst: true, instructions: [
-                Phase::Inhale->value => 'cue.inhale-quiet', Phase::Hold->value => 'cue.hold-tongue', Phase::Exhale->value => 'cue.exhale-sound',
+                Phase::Inhale->value => 'cue.inhale-quiet', Phase::Hold->value => 'cue.hold-tongue',
+                Phase::Exhale->value => 'cue.exhale-sound',
             ]),
             // Four breaths for 28 days first; the cap is 8, in another school 10.
             [Climb::repeats(4, 5, 6, 7, 8)->after(28)],
@@ -119,7 +150,8 @@ final class WithHolds
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
             routesOut: $routesOut, hands: $hands, ratio: $ratio, breaths: $breaths, timesADay: $timesADay,
-            props: $positions[0] === Position::Seated ? [Prop::ChairWithBack] : [], count: $count, climbs: $climbs, schoolClimbs: $schoolClimbs,
+            props: $positions[0] === Position::Seated ? [Prop::ChairWithBack] : [], count: $count, climbs: $climbs,
+            schoolClimbs: $schoolClimbs,
             short: ['breaths' => max(1, intdiv($breaths, 2))], easier: $easier, demands: $demands, parameters: $parameters,
         );
     }

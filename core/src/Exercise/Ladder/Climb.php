@@ -101,7 +101,9 @@ final readonly class Climb
     public function isPastCap(Prescription $prescription): bool
     {
         return $this->axis === LadderAxis::Ratio
-            ? array_filter($prescription->cycles(), fn (Cycle $cycle) => $this->isRatioPast($cycle->pattern)) !== [] : $this->isWrittenPastCap($prescription);
+
+                ? array_filter($prescription->cycles(), fn (Cycle $cycle) => $this->isRatioPast($cycle->pattern)) !== []
+                : $this->isWrittenPastCap($prescription);
     }
 
     /** The same by what is written, whatever grows from it. */
@@ -121,7 +123,8 @@ final readonly class Climb
 
     private function isRatioPast(BreathPattern $pattern): bool
     {
-        return $pattern->counts($this->values === [] ? $this->phases[count($this->phases) - 1] : Phase::Inhale)->toFloat() > $this->top() + 1e-9;
+        return $pattern->counts($this->values === [] ? $this->phases[count($this->phases) - 1] : Phase::Inhale)->toFloat() > $this
+            ->top() + 1e-9;
     }
 
     private function top(): float
@@ -182,7 +185,12 @@ final readonly class Climb
             return null;
         }
         foreach (Phase::cases() as $phase) {
-            $pattern = $pattern->with($phase, Counts::ofHundredths(min(Counts::MAX * 100, (int) round($now->pattern->counts($phase)->hundredths * $inhale * 100 / $before))));
+            $pattern = $pattern->with(
+                $phase,
+                Counts::ofHundredths(
+                    min(Counts::MAX * 100, (int) round($now->pattern->counts($phase)->hundredths * $inhale * 100 / $before)),
+                ),
+            );
         }
 
         return ['ratio' => $pattern->toString()];

@@ -70,7 +70,8 @@ final readonly class Ladder
             $axes = self::changed($now, $next);
             if (count($axes) !== 1) {
                 throw InvalidValue::because($axes === [] ? "Rung $number changes nothing."
-                    : "Rung $number changes ".implode(' and ', array_map(fn (LadderAxis $axis) => $axis->label(), $axes)).' at once; one at a time.');
+                    : "Rung $number changes ".implode(' and ', array_map(fn (LadderAxis $axis) => $axis->label(), $axes))
+                        .' at once; one at a time.');
             }
             foreach ($next->technique->climbs($school) as $climb) {
                 if ($climb->axis === $axes[0] && $climb->isWrittenPastCap($next) && ! $climb->isWrittenPastCap($now)) {
@@ -111,7 +112,8 @@ final readonly class Ladder
         foreach (array_slice($this->rungs, 1) as $index => $rung) {
             $number = $index + 2;
             if (Reach::isTooLong($rung->prescription)) {
-                return "Rung $number has a breath of ".Numbers::print((float) $rung->prescription->longestCycle()?->seconds()).' s; no ladder leads past '.Numbers::print(Prescription::LONGEST_BREATH).' s.';
+                return "Rung $number has a breath of ".Numbers::print((float) $rung->prescription->longestCycle()?->seconds())
+                    .' s; no ladder leads past '.Numbers::print(Prescription::LONGEST_BREATH).' s.';
             }
             if ($this->isPastCap($rung)) {
                 return "Rung $number goes past the cap at its longest breath.";

@@ -38,7 +38,11 @@ final readonly class Reach
             $passed = [
                 ...$passed,
                 ...(self::isOver($inhale, $this->limits->inhale) ? ['inhale'] : []),
-                ...(self::isOver(max($cycle->phaseSeconds(Phase::Hold), $cycle->phaseSeconds(Phase::Rest)), $this->limits->hold) ? ['hold'] : []),
+                ...(
+                    self::isOver(max($cycle->phaseSeconds(Phase::Hold), $cycle->phaseSeconds(Phase::Rest)), $this->limits->hold)
+                        ? ['hold']
+                        : []
+                ),
                 ...(self::isOver($exhale, $this->limits->exhale) ? ['exhale'] : []),
                 ...(self::isOver(max($inhale, $ceilingOnExhale), $this->ceiling) ? ['ceiling'] : []),
             ];

@@ -65,7 +65,10 @@ final readonly class Rung
         $names = array_slice(array_keys((array) ($this->set['parameters'] ?? [])), 0, 1);
 
         return implode(', ', array_map(
-            fn (int|string $name) => $this->prescription->technique->parameters[(string) $name]->print($this->prescription->parameter((string) $name)), $names,
+            fn (int|string $name) => $this->prescription->technique->parameters[(string) $name]->print(
+                $this->prescription->parameter((string) $name),
+            ),
+            $names,
         ));
     }
 }

@@ -11,9 +11,14 @@ final class BodyRegions
 {
     private const HEAD_PAIRS = ['temple', 'eyebrow', 'eye', 'ear', 'cheek', 'nostril', 'jaw'];
 
-    private const ARM = ['shoulder', 'upper-arm', 'elbow', 'forearm', 'wrist', 'palm', 'thumb', 'first-finger', 'middle-finger', 'ring-finger', 'little-finger'];
+    private const ARM = [
+        'shoulder', 'upper-arm', 'elbow', 'forearm', 'wrist', 'palm', 'thumb', 'first-finger', 'middle-finger', 'ring-finger',
+        'little-finger',
+    ];
 
-    private const LEG = ['thigh', 'knee', 'calf', 'ankle', 'heel', 'sole', 'big-toe', 'second-toe', 'middle-toe', 'fourth-toe', 'little-toe'];
+    private const LEG = [
+        'thigh', 'knee', 'calf', 'ankle', 'heel', 'sole', 'big-toe', 'second-toe', 'middle-toe', 'fourth-toe', 'little-toe',
+    ];
 
     /** @return list<array{string, Side}> feet to head, in groups */
     public static function groups(): array
@@ -22,7 +27,10 @@ final class BodyRegions
         foreach (['foot', 'lower-leg', 'knee', 'thigh'] as $region) {
             array_push($regions, ...self::pair($region));
         }
-        array_push($regions, ...self::single('hips', 'low-back', 'belly', 'ribs', 'chest', 'upper-back'), ...self::pair('hand'), ...self::pair('arm'));
+        array_push(
+            $regions, ...self::single('hips', 'low-back', 'belly', 'ribs', 'chest', 'upper-back'), ...self::pair('hand'),
+            ...self::pair('arm'),
+        );
 
         return [...$regions, ...self::single('shoulders', 'neck', 'face', 'head')];
     }
@@ -39,7 +47,10 @@ final class BodyRegions
         foreach (['collarbone', 'chest-side', 'rib-side'] as $region) {
             array_push($regions, ...self::pair($region));
         }
-        array_push($regions, ...self::single('breastbone', 'belly', 'low-back'), ...self::pair('shoulder-blade'), ...self::pair('hip'), ...self::limb(self::LEG));
+        array_push(
+            $regions, ...self::single('breastbone', 'belly', 'low-back'), ...self::pair('shoulder-blade'), ...self::pair('hip'),
+            ...self::limb(self::LEG),
+        );
 
         return [
             ...$regions,

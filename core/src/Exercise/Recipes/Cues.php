@@ -61,7 +61,8 @@ final class Cues
      * @param  int  $everyMs  the attention moves on this often
      */
     public static function free(
-        float $minutes, array $attention, SegmentRole $role = SegmentRole::Exercise, CueKind $kind = CueKind::Free, int $everyMs = self::ATTENTION_MS,
+        float $minutes, array $attention, SegmentRole $role = SegmentRole::Exercise, CueKind $kind = CueKind::Free,
+        int $everyMs = self::ATTENTION_MS,
     ): Segment {
         $total = (int) round($minutes * 60_000);
         $cues = [];

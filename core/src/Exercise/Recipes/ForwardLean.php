@@ -36,7 +36,10 @@ final readonly class ForwardLean implements Recipe
             new Cue(CueKind::Move, 0, self::LEAN_MS, 'cue.lean.lean', $top, $top),
             new Cue(CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.lean.out', $top, 0.0),
             new Cue(CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.lean.in', 0.0, $top),
-            new Cue(CueKind::Free, self::LEAN_MS + self::OUT_MS + self::IN_MS, self::NOMINAL_MS, 'cue.lean.until-back', $top, 0.0, greatestMs: self::GREATEST_MS),
+            new Cue(
+                CueKind::Free, self::LEAN_MS + self::OUT_MS + self::IN_MS, self::NOMINAL_MS, 'cue.lean.until-back', $top, 0.0,
+                greatestMs: self::GREATEST_MS,
+            ),
         ])];
     }
 

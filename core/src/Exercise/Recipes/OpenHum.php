@@ -59,10 +59,13 @@ final readonly class OpenHum implements Recipe
     {
         $counts = self::hums($prescription);
         $ms = (int) round($counts * $countMs);
-        $beats = $prescription->hasOpenExhale() ? [] : Cues::beats($fromMs, $ms, (int) $counts, $countMs, $prescription->guidance->counting(Phase::Exhale));
+        $beats = $prescription->hasOpenExhale()
+            ? []
+            : Cues::beats($fromMs, $ms, (int) $counts, $countMs, $prescription->guidance->counting(Phase::Exhale));
 
         return new Cue(
-            CueKind::Hum, $fromMs, $ms, $prescription->hasOpenExhale() ? 'cue.hum' : 'cue.hum-counted', $top, 0.0, $beats, $place, greatestMs: $prescription->hasOpenExhale() ? self::GREATEST_MS : null,
+            CueKind::Hum, $fromMs, $ms, $prescription->hasOpenExhale() ? 'cue.hum' : 'cue.hum-counted', $top, 0.0, $beats, $place,
+            greatestMs: $prescription->hasOpenExhale() ? self::GREATEST_MS : null,
         );
     }
 

@@ -45,12 +45,19 @@ final readonly class PassiveThenHum implements Recipe
             $segments[] = new Segment(SegmentRole::Exercise, [
                 new Cue(
                     CueKind::Inhale, 0, $inhaleMs, 'cue.into-hands', $breath === 1 ? 0.0 : $low, $top,
-                    Cues::beats(0, $inhaleMs, $in, $count, $prescription->guidance->counting(Phase::Inhale)), $place, announcesLast: $breath === $of && $of > 1,
+                    Cues::beats(0, $inhaleMs, $in, $count, $prescription->guidance->counting(Phase::Inhale)), $place,
+                    announcesLast: $breath === $of && $of > 1,
                 ),
                 new Cue(CueKind::Exhale, $inhaleMs, $passiveMs, 'cue.passive', $top, 0.0, place: $place),
                 new Cue(
-                    CueKind::Hum, $inhaleMs + $passiveMs, (int) round($hums * $count), $isOpen ? 'cue.hum-remainder' : 'cue.hum-remainder-counted', 0.0, $low,
-                    $isOpen ? [] : Cues::beats($inhaleMs + $passiveMs, (int) round($hums * $count), (int) $hums, $count, $prescription->guidance->counting(Phase::Exhale)),
+                    CueKind::Hum, $inhaleMs + $passiveMs, (int) round($hums * $count),
+                    $isOpen ? 'cue.hum-remainder' : 'cue.hum-remainder-counted', 0.0, $low,
+                    $isOpen
+                        ? []
+                        : Cues::beats(
+                            $inhaleMs + $passiveMs, (int) round($hums * $count), (int) $hums, $count,
+                            $prescription->guidance->counting(Phase::Exhale),
+                        ),
                     $place, greatestMs: $isOpen ? self::GREATEST_MS : null,
                 ),
             ]);
@@ -61,7 +68,12 @@ final readonly class PassiveThenHum implements Recipe
 
     public function cycles(Prescription $prescription): array
     {
-        return [Cycle::of(BreathPattern::of($prescription->parameter('inhale'), self::PASSIVE_COUNTS + self::hums($prescription)), $prescription->countLength)];
+        return [
+            Cycle::of(
+                BreathPattern::of($prescription->parameter('inhale'), self::PASSIVE_COUNTS + self::hums($prescription)),
+                $prescription->countLength,
+            ),
+        ];
     }
 
     /** Counts of hum: as prescribed, or those for which room is planned. */

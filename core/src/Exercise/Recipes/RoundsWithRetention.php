@@ -29,7 +29,9 @@ final readonly class RoundsWithRetention implements Recipe
         $cycle = $this->cycles($prescription)[0];
         $rounds = (int) $prescription->parameter('rounds');
         $breaths = (int) $prescription->breaths;
-        $set = Cues::set($prescription, $cycle, [Phase::Inhale->value => 'cue.belly-then-chest', Phase::Exhale->value => 'cue.let-go-easy']);
+        $set = Cues::set(
+            $prescription, $cycle, [Phase::Inhale->value => 'cue.belly-then-chest', Phase::Exhale->value => 'cue.let-go-easy'],
+        );
         $segments = [Cues::leadIn($cycle)];
         for ($round = 1; $round <= $rounds; $round++) {
             $segments[] = $set->compile($breaths, new Place(round: $round), ($round - 1) * $breaths, $rounds * $breaths);
@@ -58,7 +60,8 @@ final readonly class RoundsWithRetention implements Recipe
 
         return new Segment(SegmentRole::Exercise, [
             new Cue(CueKind::Inhale, 0, $ends[0], 'cue.one-more', $bottom, $top, $beats(
-                0, $ends[0], (int) ceil($cycle->pattern->inhale->toFloat()), $cycle->countLength->seconds * 1000, $prescription->guidance->counting(Phase::Inhale),
+                0, $ends[0], (int) ceil($cycle->pattern->inhale->toFloat()), $cycle->countLength->seconds * 1000,
+                $prescription->guidance->counting(Phase::Inhale),
             ), $place),
             new Cue(CueKind::Exhale, $ends[0], $ends[1] - $ends[0], 'cue.most-of-it', $top, $left, place: $place),
             new Cue(CueKind::Retention, $ends[1], $ends[2] - $ends[1], 'cue.retention', $left, $left, $beats(

@@ -33,7 +33,10 @@ final readonly class TenseAndLetGo implements Recipe
             $at = 0;
             $place = new Place(round: $index + 1);
             for ($time = 0; $time < (int) $prescription->parameter('times'); $time++) {
-                $cues[] = new Cue(CueKind::Tense, $at, $tenseMs, "cue.tense.$group", beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up), place: $place);
+                $cues[] = new Cue(
+                    CueKind::Tense, $at, $tenseMs, "cue.tense.$group", beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up),
+                    place: $place,
+                );
                 $cues[] = new Cue(CueKind::LetGo, $at + $tenseMs, 2 * $tenseMs, 'cue.let-go', place: $place);
                 $at += 3 * $tenseMs;
             }

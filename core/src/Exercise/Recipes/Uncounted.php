@@ -20,7 +20,9 @@ final readonly class Uncounted implements Recipe
     {
         return [
             Cues::settle(),
-            Cues::free((float) $prescription->minutes, $prescription->technique->teaching->attention, kind: $this->kind, everyMs: $this->everyMs),
+            Cues::free(
+                (float) $prescription->minutes, $prescription->technique->teaching->attention, kind: $this->kind, everyMs: $this->everyMs,
+            ),
         ];
     }
 

@@ -44,7 +44,9 @@ final readonly class Routine
             throw InvalidValue::because('A routine needs at least one exercise.');
         }
         if ($this->timeline()->totalMs() > self::MAX_MINUTES * 60_000) {
-            throw InvalidValue::because('A routine of '.ceil($this->timeline()->totalMs() / 60_000).' minutes is longer than '.self::MAX_MINUTES.'.');
+            throw InvalidValue::because(
+                'A routine of '.ceil($this->timeline()->totalMs() / 60_000).' minutes is longer than '.self::MAX_MINUTES.'.',
+            );
         }
     }
 

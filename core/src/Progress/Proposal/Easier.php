@@ -71,7 +71,10 @@ final readonly class Easier
         }
 
         return ! $this->isFasterThanIsGood($now, $candidate)
-            && ($candidate->position === $now->position || in_array($candidate->position, $now->position->easier(self::isNeverFlatter($this->patient)), true));
+            && (
+                $candidate->position === $now->position
+                    || in_array($candidate->position, $now->position->easier(self::isNeverFlatter($this->patient)), true)
+            );
     }
 
     private function isLessInSomething(Prescription $now, Prescription $candidate): bool
@@ -92,7 +95,8 @@ final readonly class Easier
         $most = Features::of($candidate)->mostVentilation();
         $limit = $this->patient->which(Flag::againstOverBreathing()) === [] ? Ventilation::TWICE_REST : self::FLAGGED_LIMIT;
 
-        return $candidate->tidalLitres() > Ventilation::RESTING_SIZE && $most > Features::of($now)->mostVentilation() + 1e-6 && $most > $limit + 1e-9;
+        return $candidate->tidalLitres() > Ventilation::RESTING_SIZE && $most > Features::of($now)->mostVentilation() + 1e-6
+            && $most > $limit + 1e-9;
     }
 
     private function raisesAnything(Item $now, Item $candidate): bool
@@ -103,19 +107,24 @@ final readonly class Easier
         }
         $raised = array_filter(
             RuleBook::findings($candidate, $this->patient, [], false),
-            fn (Finding $finding) => $finding->rule !== self::SAYS_THAT_IT_CHANGES && $finding->isWorseThan($before[$finding->rule] ?? null),
+            fn (Finding $finding) => $finding->rule !== self::SAYS_THAT_IT_CHANGES && $finding->isWorseThan(
+                $before[$finding->rule] ?? null,
+            ),
         );
 
         return $raised !== [];
     }
 
-    /** @return array{retention: float, pause: float, seconds: float, exhale: float, inhale: float, litres: float} each harder the greater */
+    /**
+     * @return array{retention: float, pause: float, seconds: float, exhale: float, inhale: float, litres: float} each harder the greater
+     */
     private static function hard(Prescription $prescription): array
     {
         $features = Features::of($prescription);
 
         return [
-            'retention' => $features->retention, 'pause' => $features->pause(), 'seconds' => $prescription->exerciseSeconds(), 'exhale' => $features->exhale,
+            'retention' => $features->retention, 'pause' => $features->pause(), 'seconds' => $prescription->exerciseSeconds(),
+            'exhale' => $features->exhale,
             'inhale' => $features->inhale, 'litres' => $prescription->tidalLitres(),
         ];
     }

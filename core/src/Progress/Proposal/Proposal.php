@@ -56,7 +56,10 @@ final readonly class Proposal
     private static function look(ProposalFacts $facts): ?self
     {
         return match (true) {
-            $facts->getHelp !== null => new self(ProposalKind::Look, ucfirst($facts->getHelp).' stopped a practice, for which help is needed at once. Contact the patient first.'),
+            $facts->getHelp !== null => new self(
+                ProposalKind::Look,
+                ucfirst($facts->getHelp).' stopped a practice, for which help is needed at once. Contact the patient first.',
+            ),
             $facts->worse !== null => new self(ProposalKind::Look, "{$facts->worse->sentence()}. Contact the patient first."),
             default => null,
         };
@@ -65,7 +68,10 @@ final readonly class Proposal
     private static function stepBack(ProposalFacts $facts, Thresholds $thresholds): ?self
     {
         if ($facts->stops >= $thresholds->stops) {
-            return new self(ProposalKind::StepBack, "Stopped for a symptom {$facts->stops} times in {$facts->practices} practices.", "{$facts->stops} stops in {$facts->practices} practices");
+            return new self(
+                ProposalKind::StepBack, "Stopped for a symptom {$facts->stops} times in {$facts->practices} practices.",
+                "{$facts->stops} stops in {$facts->practices} practices",
+            );
         }
         if ($facts->practices < self::LEAST_RATED) {
             return null;
@@ -76,10 +82,13 @@ final readonly class Proposal
 
         return match (true) {
             count($facts->efforts) >= self::LEAST_RATED && $effort >= $thresholds->hardEffort => new self(
-                ProposalKind::StepBack, sprintf('Effort is %s of 10 in the middle of %d rated practices.', Numbers::print($effort), count($facts->efforts)), 'effort '.Numbers::print($effort).' of 10',
+                ProposalKind::StepBack,
+                sprintf('Effort is %s of 10 in the middle of %d rated practices.', Numbers::print($effort), count($facts->efforts)),
+                'effort '.Numbers::print($effort).' of 10',
             ),
             count($facts->smooth) >= self::LEAST_RATED && $smooth->isBelow($low) => new self(
-                ProposalKind::StepBack, sprintf('Smooth in %s of %d rated practices.', $smooth->percent($low), count($facts->smooth)), 'smooth in '.$smooth->percent($low),
+                ProposalKind::StepBack, sprintf('Smooth in %s of %d rated practices.', $smooth->percent($low), count($facts->smooth)),
+                'smooth in '.$smooth->percent($low),
             ),
             default => null,
         };
@@ -88,7 +97,11 @@ final readonly class Proposal
     private static function tooEarly(ProposalFacts $facts, Thresholds $thresholds): ?self
     {
         return $facts->days < $thresholds->leastDays || $facts->practices < $thresholds->leastPractices
-            ? new self(ProposalKind::TooEarly, "{$facts->practices} practices in {$facts->days} days since the last change; it takes {$thresholds->leastPractices} practices and {$thresholds->leastDays} days.")
+            ? new self(
+                ProposalKind::TooEarly,
+                "{$facts->practices} practices in {$facts->days} days since the last change; it takes "
+                    ."{$thresholds->leastPractices} practices and {$thresholds->leastDays} days.",
+            )
             : null;
     }
 
@@ -101,7 +114,8 @@ final readonly class Proposal
 
         return $facts->adherence !== null && $facts->adherence->isBelow($low) && $isLight
             ? new self(ProposalKind::Lighten, sprintf(
-                '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.', $facts->adherence->percent($low), Numbers::print($effort),
+                '%s practised at an effort of %s: fewer practices, a better anchor or the short version, rather than an easier breath.',
+                $facts->adherence->percent($low), Numbers::print($effort),
             ), $facts->adherence->percent($low).' practised at effort '.Numbers::print($effort))
             : null;
     }
@@ -109,13 +123,27 @@ final readonly class Proposal
     /** What is kept up has reached its goal and goes on: it neither ends by itself nor gets harder. */
     private static function keepUp(ProposalFacts $facts): ?self
     {
-        return $facts->isMaintenance ? new self(ProposalKind::Stay, sprintf('Kept up: %s practised in the last %d days.', ($facts->adherence ?? Fraction::zero())->percent(), min($facts->days, self::MOST_DAYS))) : null;
+        return $facts->isMaintenance
+            ? new self(
+                ProposalKind::Stay,
+                sprintf(
+                    'Kept up: %s practised in the last %d days.', ($facts->adherence ?? Fraction::zero())->percent(),
+                    min($facts->days, self::MOST_DAYS),
+                ),
+            )
+            : null;
     }
 
     private static function finish(ProposalFacts $facts, Thresholds $thresholds): ?self
     {
         return $facts->goalDays >= $thresholds->goalDays && ($facts->daysSinceStop ?? self::QUIET_DAYS) >= self::QUIET_DAYS
-            ? new self(ProposalKind::Finish, "The goal has been reached for {$facts->goalDays} days, with no stop in the last ".self::QUIET_DAYS.'.', "{$facts->goalDays} days at the goal") : null;
+
+                ? new self(
+                    ProposalKind::Finish,
+                    "The goal has been reached for {$facts->goalDays} days, with no stop in the last ".self::QUIET_DAYS.'.',
+                    "{$facts->goalDays} days at the goal",
+                )
+                : null;
     }
 
     private static function stepUp(ProposalFacts $facts, Thresholds $thresholds): self
@@ -137,8 +165,11 @@ final readonly class Proposal
         $effort = Numbers::print(self::median($facts->efforts));
 
         return new self(ProposalKind::StepUp, sprintf(
-            '%s practised, smooth in %s, effort %s%s, no stop.', $practised, self::shareOf($facts->smooth, $facts->practices)->percent(), $effort,
-            $facts->ratesSymptom ? sprintf(', symptom no worse after %s of %d rated practices', self::notWorse($facts)->percent(), count($facts->ratings)) : '',
+            '%s practised, smooth in %s, effort %s%s, no stop.', $practised, self::shareOf($facts->smooth, $facts->practices)->percent(),
+            $effort,
+            $facts->ratesSymptom
+                ? sprintf(', symptom no worse after %s of %d rated practices', self::notWorse($facts)->percent(), count($facts->ratings))
+                : '',
         ), "$practised practised, effort $effort");
     }
 
@@ -148,7 +179,10 @@ final readonly class Proposal
         $when = $facts->measuredDaysAgo === null ? 'never measured with you' : "measured {$facts->measuredDaysAgo} days ago";
 
         return $facts->measuredDaysAgo === null || $facts->measuredDaysAgo > self::FRESH_DAYS
-            ? new self(ProposalKind::MeasureAgain, "Everything speaks for a step up, but the next rung would pass {$facts->heldBackBy}, $when.", "{$facts->heldBackBy}, $when")
+            ? new self(
+                ProposalKind::MeasureAgain, "Everything speaks for a step up, but the next rung would pass {$facts->heldBackBy}, $when.",
+                "{$facts->heldBackBy}, $when",
+            )
             : new self(ProposalKind::Stay, "The next rung would pass {$facts->heldBackBy}, $when.");
     }
 
@@ -167,9 +201,12 @@ final readonly class Proposal
 
         return [
             $adherence->isBelow($high) ? $adherence->percent($high).' practised, below '.$high->percent() : null,
-            $smooth->isBelow($highSmooth) ? 'smooth in '.$smooth->percent($highSmooth).' of all practices, below '.$highSmooth->percent() : null,
+            $smooth->isBelow($highSmooth)
+                ? 'smooth in '.$smooth->percent($highSmooth).' of all practices, below '.$highSmooth->percent()
+                : null,
             match (true) {
-                2 * count($facts->efforts) < $facts->practices || $facts->efforts === [] => 'effort rated in '.count($facts->efforts)." of {$facts->practices} practices only",
+                2 * count($facts->efforts) < $facts->practices || $facts->efforts === [] => 'effort rated in '.count($facts->efforts)
+                    ." of {$facts->practices} practices only",
                 $effort > $thresholds->easyEffort => 'effort '.Numbers::print($effort).', above '.Numbers::print($thresholds->easyEffort),
                 default => null,
             },
@@ -181,7 +218,8 @@ final readonly class Proposal
     {
         $least = Fraction::near($thresholds->notWorse);
         $notWorse = self::notWorse($facts);
-        $hasGrown = $facts->neededLately >= self::NEEDED_TIMES * $facts->neededBefore && $facts->neededLately - $facts->neededBefore >= self::NEEDED_MORE;
+        $hasGrown = $facts->neededLately >= self::NEEDED_TIMES * $facts->neededBefore
+            && $facts->neededLately - $facts->neededBefore >= self::NEEDED_MORE;
 
         return [
             match ($facts->stops) {
@@ -189,11 +227,15 @@ final readonly class Proposal
             },
             match (true) {
                 ! $facts->ratesSymptom => null,
-                2 * count($facts->ratings) < $facts->practices || $facts->ratings === [] => 'symptom rated before and after '.count($facts->ratings)." of {$facts->practices} practices only",
-                $notWorse->isBelow($least) => 'symptom no worse after '.$notWorse->percent($least).' of practices, below '.$least->percent(),
+                2 * count($facts->ratings) < $facts->practices || $facts->ratings === [] => 'symptom rated before and after '
+                    .count($facts->ratings)." of {$facts->practices} practices only",
+                $notWorse->isBelow($least) => 'symptom no worse after '.$notWorse->percent($least).' of practices, below '.$least
+                    ->percent(),
                 default => null,
             },
-            2 * $facts->slight >= $facts->practices && $facts->slight > 0 ? "something slight felt in {$facts->slight} of {$facts->practices} practices" : null,
+            2 * $facts->slight >= $facts->practices && $facts->slight > 0
+                ? "something slight felt in {$facts->slight} of {$facts->practices} practices"
+                : null,
             $hasGrown ? "used as needed {$facts->neededLately} times in the last 7 days, {$facts->neededBefore} in the 7 before" : null,
         ];
     }

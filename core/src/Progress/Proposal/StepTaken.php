@@ -67,11 +67,28 @@ final class StepTaken
         }
         $easier = new Easier($patient);
         $below = array_values(array_filter($earlier, fn (Item $then) => self::ledTo($then, $item)));
-        $ways = [...Adjusting::tooHard($item->prescription, $item->school, Easier::isNeverFlatter($patient)), ...Adjusting::anyEasier($item->prescription, Easier::isNeverFlatter($patient))];
-        $others = array_values(array_filter(array_map(fn (Change $change) => self::with($item, PrescriptionReader::changed($item->prescription, $change->set), null), $ways)));
+        $ways = [
+            ...Adjusting::tooHard($item->prescription, $item->school, Easier::isNeverFlatter($patient)),
+            ...Adjusting::anyEasier($item->prescription, Easier::isNeverFlatter($patient)),
+        ];
+        $others = array_values(
+            array_filter(
+                array_map(
+                    fn (Change $change) => self::with($item, PrescriptionReader::changed($item->prescription, $change->set), null), $ways,
+                ),
+            ),
+        );
         // What takes away from the hardest comes first; within that, the order stays.
-        usort($others, fn (Item $a, Item $b) => Easier::easesTheHardest($item->prescription, $b->prescription) <=> Easier::easesTheHardest($item->prescription, $a->prescription));
-        $candidates = [...array_values(array_filter(array_map(fn (Item $then) => self::with($item, $then->prescription, $then->ladder), $below))), ...$others];
+        usort(
+            $others,
+            fn (Item $a, Item $b) => Easier::easesTheHardest(
+                $item->prescription, $b->prescription,
+            ) <=> Easier::easesTheHardest($item->prescription, $a->prescription),
+        );
+        $candidates = [
+            ...array_values(array_filter(array_map(fn (Item $then) => self::with($item, $then->prescription, $then->ladder), $below))),
+            ...$others,
+        ];
         foreach ($candidates as $candidate) {
             if ($easier->isEasier($item, $candidate)) {
                 return $candidate;
@@ -96,13 +113,16 @@ final class StepTaken
     private static function rest(Item $item, Rung $next): ?Ladder
     {
         return $item->ladder === null ? null : Ladder::of(
-            $next->prescription, $item->school, array_map(fn (Rung $rung) => ['set' => $rung->set, 'days' => $rung->days], array_slice($item->ladder->rungs, 2)),
+            $next->prescription, $item->school,
+            array_map(fn (Rung $rung) => ['set' => $rung->set, 'days' => $rung->days], array_slice($item->ladder->rungs, 2)),
         );
     }
 
     private static function with(Item $item, Prescription $prescription, ?Ladder $ladder): ?Item
     {
-        $changed = new Item($item->lineage, $prescription, $item->plan, $item->asNeeded, $item->school, null, $item->why, $item->short, $ladder);
+        $changed = new Item(
+            $item->lineage, $prescription, $item->plan, $item->asNeeded, $item->school, null, $item->why, $item->short, $ladder,
+        );
         try {
             $changed->shortVersion();
         } catch (InvalidValue) {

@@ -12,8 +12,10 @@ final readonly class Thresholds
 {
     /** Lowest and highest value of each. */
     private const POSSIBLE = [
-        'leastDays' => [1, 60], 'leastPractices' => [1, 100], 'stops' => [1, 10], 'hardEffort' => [1, 10], 'easyEffort' => [0, 9], 'lightEffort' => [0, 10],
-        'lowSmooth' => [0, 1], 'highSmooth' => [0, 1], 'lowAdherence' => [0, 1], 'highAdherence' => [0, 1], 'notWorse' => [0, 1], 'goalDays' => [1, 90],
+        'leastDays' => [1, 60], 'leastPractices' => [1, 100], 'stops' => [1, 10], 'hardEffort' => [1, 10], 'easyEffort' => [0, 9],
+        'lightEffort' => [0, 10],
+        'lowSmooth' => [0, 1], 'highSmooth' => [0, 1], 'lowAdherence' => [0, 1], 'highAdherence' => [0, 1], 'notWorse' => [0, 1],
+        'goalDays' => [1, 90],
     ];
 
     /**
@@ -51,19 +53,31 @@ final readonly class Thresholds
                 throw InvalidValue::because(sprintf('%s of %s is outside %s to %s.', self::words($name), $this->$name, $low, $high));
             }
         }
-        foreach ([['easyEffort', 'hardEffort'], ['lightEffort', 'hardEffort'], ['lowSmooth', 'highSmooth'], ['lowAdherence', 'highAdherence']] as [$less, $more]) {
+        foreach (
+            [
+                ['easyEffort', 'hardEffort'], ['lightEffort', 'hardEffort'], ['lowSmooth', 'highSmooth'], ['lowAdherence', 'highAdherence'],
+            ] as [$less, $more]
+        ) {
             if ($this->$less >= $this->$more) {
-                throw InvalidValue::because(sprintf('%s has to be less than %s: now both could be proposed at once.', self::words($less), lcfirst(self::words($more))));
+                throw InvalidValue::because(
+                    sprintf(
+                        '%s has to be less than %s: now both could be proposed at once.', self::words($less), lcfirst(self::words($more)),
+                    ),
+                );
             }
         }
     }
 
     /** What each is called and counted in, in the order in which the rules ask for them; shares are per cent to people. */
     private const LABELS = [
-        'stops' => 'Step back from so many stops for a symptom', 'hardEffort' => 'Step back from this effort (0–10)', 'lowSmooth' => 'Step back when smooth in less than, %',
-        'leastDays' => 'Too early below so many days', 'leastPractices' => 'Too early below so many practices', 'lowAdherence' => 'Lighten when practised less than, %',
-        'lightEffort' => 'Lighten at this effort or less (0–10)', 'goalDays' => 'Finish after so many days at the goal', 'highAdherence' => 'Step up from practised, %',
-        'highSmooth' => 'Step up from smooth in, %', 'easyEffort' => 'Step up at this effort or less (0–10)', 'notWorse' => 'Step up when no worse after, % of practices',
+        'stops' => 'Step back from so many stops for a symptom', 'hardEffort' => 'Step back from this effort (0–10)',
+        'lowSmooth' => 'Step back when smooth in less than, %',
+        'leastDays' => 'Too early below so many days', 'leastPractices' => 'Too early below so many practices',
+        'lowAdherence' => 'Lighten when practised less than, %',
+        'lightEffort' => 'Lighten at this effort or less (0–10)', 'goalDays' => 'Finish after so many days at the goal',
+        'highAdherence' => 'Step up from practised, %',
+        'highSmooth' => 'Step up from smooth in, %', 'easyEffort' => 'Step up at this effort or less (0–10)',
+        'notWorse' => 'Step up when no worse after, % of practices',
     ];
 
     private const SHARES = ['lowSmooth', 'highSmooth', 'lowAdherence', 'highAdherence', 'notWorse'];
@@ -87,7 +101,9 @@ final readonly class Thresholds
             $by = in_array($name, self::SHARES, true) ? 100 : 1;
             [$low, $high] = self::POSSIBLE[$name];
             $values[$name] = $fields->attempt($name, fn () => in_array($name, self::WHOLE, true)
-                ? $fields->whole($name, (int) $low, (int) $high, strtolower(self::words($name))) : $fields->numberIn($name, $low * $by, $high * $by, $by === 100 ? '%' : 'of effort') / $by);
+
+                    ? $fields->whole($name, (int) $low, (int) $high, strtolower(self::words($name)))
+                    : $fields->numberIn($name, $low * $by, $high * $by, $by === 100 ? '%' : 'of effort') / $by);
         }
         if ($fields->errors() !== []) {
             return [null, $fields->errors()];
@@ -105,7 +121,12 @@ final readonly class Thresholds
         $shipped = new self;
         $shown = fn (self $of, string $name): float|int => in_array($name, self::SHARES, true) ? round($of->$name * 100, 1) : $of->$name;
 
-        return array_map(fn (string $name) => ['name' => $name, 'label' => self::LABELS[$name], 'value' => $shown($this, $name), 'shipped' => $shown($shipped, $name)], array_keys(self::LABELS));
+        return array_map(
+            fn (string $name) => [
+                'name' => $name, 'label' => self::LABELS[$name], 'value' => $shown($this, $name), 'shipped' => $shown($shipped, $name),
+            ],
+            array_keys(self::LABELS),
+        );
     }
 
     /** "Easy effort", from "easyEffort". */

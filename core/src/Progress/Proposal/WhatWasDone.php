@@ -28,7 +28,11 @@ final class WhatWasDone
         if ($isSameBreath && self::times($then) === self::times($now)) {
             return null;
         }
-        foreach ([[StepTaken::up($then), Decision::StepUp], [StepTaken::back($then, $earlier, $patient), Decision::StepBack]] as [$step, $decision]) {
+        foreach (
+            [
+                [StepTaken::up($then), Decision::StepUp], [StepTaken::back($then, $earlier, $patient), Decision::StepBack],
+            ] as [$step, $decision]
+        ) {
             if ($step !== null && self::isSameBreath($step, $now)) {
                 return $decision;
             }
@@ -50,7 +54,11 @@ final class WhatWasDone
     private static function times(Item $item): ?array
     {
         return $item->plan === null ? null : array_map(
-            fn (AnchorSlot $slot) => [$slot->anchor->value, $slot->from->toString(), $slot->to->toString(), array_map(fn (Weekday $day) => $day->value, $slot->weekdays)], $item->plan->slots,
+            fn (AnchorSlot $slot) => [
+                $slot->anchor->value, $slot->from->toString(), $slot->to->toString(),
+                array_map(fn (Weekday $day) => $day->value, $slot->weekdays),
+            ],
+            $item->plan->slots,
         );
     }
 }

@@ -43,7 +43,8 @@ final readonly class BeforeAfter
         $change = Numbers::signed($this->median);
 
         return sprintf(
-            '%s %s in the middle of %d practices; lower after %d %%, higher after %d %%.', ucfirst($symptom), $change === '0' ? 'unchanged' : $change,
+            '%s %s in the middle of %d practices; lower after %d %%, higher after %d %%.', ucfirst($symptom),
+            $change === '0' ? 'unchanged' : $change,
             $this->rated, round(100 * $this->shareImproved), round(100 * (1 - $this->shareNotWorse)),
         );
     }

@@ -36,6 +36,9 @@ final readonly class DaysWithAndWithout
     /** "3.2 on 20 days with practice, 4.8 on 9 days without". */
     public function sentence(): string
     {
-        return sprintf('%.1f on %d days with practice, %.1f on %d days without. That they go together does not say that one makes the other.', $this->with, $this->daysWith, $this->without, $this->daysWithout);
+        return sprintf(
+            '%.1f on %d days with practice, %.1f on %d days without. That they go together does not say that one makes the other.',
+            $this->with, $this->daysWith, $this->without, $this->daysWithout,
+        );
     }
 }

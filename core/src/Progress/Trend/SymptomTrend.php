@@ -28,7 +28,8 @@ final class SymptomTrend
         return sprintf(
             '%s: %s points a %s (95 %% interval %s to %s%s), from %d rated days.',
             ! $trend->isClear() ? 'No clear direction' : ($trend->slope < 0 ? 'Falling' : 'Rising'),
-            $in($trend->slope), $isLong ? 'month' : 'week', $in($trend->low), $in($trend->high), $tau === null ? '' : '; tau '.Numbers::signed($tau), count($ratings),
+            $in($trend->slope), $isLong ? 'month' : 'week', $in($trend->low), $in($trend->high),
+            $tau === null ? '' : '; tau '.Numbers::signed($tau), count($ratings),
         );
     }
 }

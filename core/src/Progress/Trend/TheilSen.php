@@ -77,6 +77,10 @@ final readonly class TheilSen
     /** @param  list<float>  $scores */
     private static function ties(array $scores): int
     {
-        return (int) array_sum(array_map(fn (int $k) => $k * ($k - 1) * (2 * $k + 5), array_count_values(array_map(fn (float $score) => (string) $score, $scores))));
+        return (int) array_sum(
+            array_map(
+                fn (int $k) => $k * ($k - 1) * (2 * $k + 5), array_count_values(array_map(fn (float $score) => (string) $score, $scores)),
+            ),
+        );
     }
 }

@@ -25,7 +25,10 @@ final class EasierForms
         if (isset($parameters['top'], $parameters['start'])) {
             $least = $prescription->technique->parameters['start']->min;
             $changes[] = new Change("$least counts throughout", ['parameters' => ['start' => $least, 'top' => $least] + $parameters]);
-            $changes[] = new Change("$least counts throughout, without soft pauses", ['parameters' => ['start' => $least, 'top' => $least, 'pause' => 0.0] + $parameters]);
+            $changes[] = new Change(
+                "$least counts throughout, without soft pauses",
+                ['parameters' => ['start' => $least, 'top' => $least, 'pause' => 0.0] + $parameters],
+            );
         }
         if ($prescription->technique->key !== 'diaphragmatic') {
             $changes[] = OtherTechnique::plain($item, 'without a count: diaphragmatic breathing');

@@ -15,7 +15,9 @@ final class OtherTechnique
 {
     public static function extendedExhale(Item $item, string $label): Change
     {
-        return self::to('extended-exhale', $item, $label, ['breaths' => min(Prescription::MAX_BREATHS, max(1, $item->prescription->totalBreaths()))]);
+        return self::to(
+            'extended-exhale', $item, $label, ['breaths' => min(Prescription::MAX_BREATHS, max(1, $item->prescription->totalBreaths()))],
+        );
     }
 
     /** Without a count: diaphragmatic breathing. */

@@ -53,7 +53,9 @@ final class ShorterBreath
         }
         $pattern = self::capped($cycle, [$phase], $seconds, $seconds);
 
-        return $pattern->equals($cycle->pattern) ? [] : [new Change("shorter {$phase->value}: ".$pattern->toString(), ['ratio' => $pattern->toString()])];
+        return $pattern->equals($cycle->pattern)
+            ? []
+            : [new Change("shorter {$phase->value}: ".$pattern->toString(), ['ratio' => $pattern->toString()])];
     }
 
     /**
@@ -69,7 +71,9 @@ final class ShorterBreath
         }
         $changes = [];
         $soft = $cycle->pattern->softHold + $cycle->pattern->softRest;
-        $count = floor(($seconds - $soft) / $cycle->pattern->totalCounts() / $look->prescription->guidance->tempo->slowest * 100 + 1e-9) / 100;
+        $count = floor(
+            ($seconds - $soft) / $cycle->pattern->totalCounts() / $look->prescription->guidance->tempo->slowest * 100 + 1e-9,
+        ) / 100;
         if ($count >= Fitting::SHORTEST_SENSIBLE_COUNT && $count <= CountLength::MAX) {
             $changes[] = new Change('shorter count: '.Numbers::print($count).' s', ['count_length' => $count]);
         }

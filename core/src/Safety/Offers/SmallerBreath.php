@@ -76,8 +76,13 @@ final class SmallerBreath
         }
         $seconds = ($look->prescription->tidalLitres() - Ventilation::DEAD_SPACE) * 60 / $limit;
         $soft = $shortest->pattern->softHold + $shortest->pattern->softRest;
-        $count = ceil(($seconds - $soft) / $shortest->pattern->totalCounts() / $look->prescription->guidance->tempo->fastest * 100 - 1e-9) / 100;
+        $count = ceil(
+            ($seconds - $soft) / $shortest->pattern->totalCounts() / $look->prescription->guidance->tempo->fastest * 100 - 1e-9,
+        ) / 100;
 
-        return $count > $look->prescription->countLength->seconds && $count * $look->prescription->guidance->tempo->slowest <= CountLength::MAX ? $count : null;
+        return $count > $look->prescription->countLength->seconds
+            && $count * $look->prescription->guidance->tempo->slowest <= CountLength::MAX
+            ? $count
+            : null;
     }
 }

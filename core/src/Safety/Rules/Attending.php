@@ -29,19 +29,29 @@ final class Attending
     public static function rules(): array
     {
         return [
-            new FlagRule('BODY-SCAN', 'Attention inside the body', 'technique', [Level::Caution->value => [Flag::Trauma, Flag::Psychosis]], self::scan(...), self::outside(...)),
+            new FlagRule(
+                'BODY-SCAN', 'Attention inside the body', 'technique', [Level::Caution->value => [Flag::Trauma, Flag::Psychosis]],
+                self::scan(...), self::outside(...),
+            ),
             new FlagRule('EYES-CLOSED', 'Eyes closed', 'gaze', [Level::Caution->value => [Flag::Trauma, Flag::Psychosis]],
-                fn (Look $look) => $look->prescription->gaze === Gaze::Closed ? new Seen('only with the eyes closed') : null, fn () => self::openEyes()),
+                fn (Look $look) => $look->prescription->gaze === Gaze::Closed ? new Seen('only with the eyes closed') : null,
+                fn () => self::openEyes()),
             new FlagRule('FALLING-ASLEEP', 'Falling asleep', 'parameters', [Level::Caution->value => [Flag::SleepApnoea, Flag::Sedatives]],
-                fn (Look $look) => $look->prescription->endsInSleep() && ! in_array($look->prescription->position, [Position::SideLying, Position::Reclined], true)
+                fn (Look $look) => $look->prescription->endsInSleep() && ! in_array(
+                    $look->prescription->position, [Position::SideLying, Position::Reclined], true,
+                )
                     ? new Seen('falling asleep is welcome, '.$look->prescription->position->label()) : null,
                 fn (Look $look) => [
                     ...OtherPosition::to($look->item, [Position::SideLying, Position::Reclined]),
                     new Change('staying awake', ['parameters' => ['end' => 1.0] + $look->prescription->parameters]),
                 ],
             ),
-            new FlagRule('LOOKING-INWARD', 'Attention on breath or body', 'technique', [Level::Note->value => [Flag::Panic, Flag::Trauma, Flag::Psychosis]],
-                fn (Look $look) => $look->prescription->demandsThat(Demand::LooksInward) ? new Seen('attention on the breath or the body') : null,
+            new FlagRule('LOOKING-INWARD', 'Attention on breath or body', 'technique', [
+                Level::Note->value => [Flag::Panic, Flag::Trauma, Flag::Psychosis],
+            ],
+                fn (Look $look) => $look->prescription->demandsThat(Demand::LooksInward)
+                    ? new Seen('attention on the breath or the body')
+                    : null,
                 fn (Look $look) => [OtherTechnique::to('reverse-count', $look->item, 'attention on something outside: counting down')]),
         ];
     }
@@ -70,7 +80,8 @@ final class Attending
     {
         return [
             new Change('eyes open on a point, groups only, '.Numbers::print(self::SHORT_SECONDS).' s a part', [
-                'gaze' => Gaze::OnAPoint->value, 'parameters' => ['list' => (float) BodyScan::GROUPS, 'seconds' => self::SHORT_SECONDS] + $look->prescription->parameters,
+                'gaze' => Gaze::OnAPoint->value,
+                'parameters' => ['list' => (float) BodyScan::GROUPS, 'seconds' => self::SHORT_SECONDS] + $look->prescription->parameters,
             ]),
             OtherTechnique::to('reverse-count', $look->item, 'attention on something outside: counting down'),
         ];

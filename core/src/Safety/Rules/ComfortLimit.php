@@ -51,7 +51,8 @@ final class ComfortLimit implements Rule
         }
 
         return $field === null ? null : new Finding(
-            $this->id(), Level::Caution, 'Longer than comfortable', ucfirst(implode('. ', array_map(ucfirst(...), $texts))).'.', $field, new Cause([], $numbers),
+            $this->id(), Level::Caution, 'Longer than comfortable', ucfirst(implode('. ', array_map(ucfirst(...), $texts))).'.', $field,
+            new Cause([], $numbers),
         );
     }
 
@@ -82,7 +83,9 @@ final class ComfortLimit implements Rule
             $fit = Fitting::toLimits($cycle->pattern, $look->patient->limits);
             foreach ($fit->suits() ? FittingChanges::counts($fit, $slowest) : [] as $place => $count) {
                 $changes[] = new Change(
-                    'fit: same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit').FittingChanges::slow($cycle->pattern, $count * $slowest), ['count_length' => $count],
+                    'fit: same ratio at '.Numbers::print($count).' s a count'.($place === 0 ? '' : ', the full limit')
+                        .FittingChanges::slow($cycle->pattern, $count * $slowest),
+                    ['count_length' => $count],
                 );
             }
         } catch (InvalidValue) {

@@ -34,29 +34,45 @@ final class Exhaling
         return [
             new FlagRule('EXHALE-ACTIVE', 'Worked exhale', 'effort', [Level::NeedsReason->value => [
                 Flag::RibFracture, Flag::RecentChestSurgery, Flag::RecentAbdominalSurgery, Flag::RecentEyeSurgery, Flag::Eye, Flag::Bullae,
-            ]], fn (Look $look) => in_array($look->prescription->effort, [Effort::Active, Effort::Complete], true) ? self::effort($look) : null, self::passive(...)),
+            ]], fn (Look $look) => in_array($look->prescription->effort, [Effort::Active,
+                Effort::Complete], true) ? self::effort($look) : null, self::passive(...)),
             new FlagRule('EXHALE-DRAWN', 'Belly drawn in at the end', 'effort', [Level::Caution->value => [
                 Flag::Hernia, Flag::PelvicFloor, Flag::RecentBirth, Flag::Pregnancy, Flag::Stroke, Flag::RecentSpinalSurgery, Flag::Copd,
             ]], fn (Look $look) => $look->prescription->effort === Effort::Active ? self::effort($look) : null, self::passive(...)),
             new FlagRule('EXHALE-COMPLETE', 'Complete exhale', 'effort', [
                 Level::NeedsReason->value => [Flag::Stroke],
                 Level::Caution->value => [
-                    Flag::Copd, Flag::Asthma, Flag::RecentBirth, Flag::PelvicFloor, Flag::Hernia, Flag::HighBloodPressure, Flag::Reflux, ...Flag::heartAndLungPressure(),
+                    Flag::Copd, Flag::Asthma, Flag::RecentBirth, Flag::PelvicFloor, Flag::Hernia, Flag::HighBloodPressure, Flag::Reflux,
+                    ...Flag::heartAndLungPressure(),
                     Flag::Pregnancy, Flag::Fainting, Flag::Oxygen, Flag::RecentSpinalSurgery, Flag::RecentEarSurgery,
                 ],
             ], fn (Look $look) => $look->prescription->effort === Effort::Complete ? self::effort($look) : null, self::passive(...)),
-            new FlagRule('EXHALE-LONG', 'Long exhale', 'exhale', [Level::Caution->value => [Flag::Copd, Flag::Asthma, Flag::Oxygen, Flag::Panic]],
+            new FlagRule('EXHALE-LONG', 'Long exhale', 'exhale', [
+                Level::Caution->value => [Flag::Copd, Flag::Asthma, Flag::Oxygen, Flag::Panic],
+            ],
                 fn (Look $look) => ! $look->prescription->hasOpenExhale() && $look->of->exhale > self::LONG + 1e-9
                     ? new Seen('an exhale of '.Numbers::print($look->of->exhale).' s', ['exhale' => $look->of->exhale]) : null,
-                fn (Look $look) => [...ShorterBreath::phase($look, Phase::Exhale, self::LONG), ...self::shorterHum($look), ...ShorterBreath::whole($look, $look->of->breath * self::LONG / $look->of->exhale), ...EasierForms::of($look->item)],
+                fn (Look $look) => [
+                    ...ShorterBreath::phase($look, Phase::Exhale, self::LONG), ...self::shorterHum($look),
+                    ...ShorterBreath::whole($look, $look->of->breath * self::LONG / $look->of->exhale), ...EasierForms::of($look->item),
+                ],
             ),
-            new FlagRule('HUM-OPEN', 'A hum without an end', 'parameters', [Level::Caution->value => [Flag::Copd, Flag::Asthma, Flag::Oxygen, Flag::Panic, Flag::Bullae]],
-                fn (Look $look) => $look->prescription->hasOpenExhale() && $look->prescription->routeOut === Route::Hum ? new Seen('a hum that goes on as long as the air') : null,
-                fn (Look $look) => [...self::shorterHum($look), OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'), ...EasierForms::of($look->item)],
+            new FlagRule('HUM-OPEN', 'A hum without an end', 'parameters', [
+                Level::Caution->value => [Flag::Copd, Flag::Asthma, Flag::Oxygen, Flag::Panic, Flag::Bullae],
+            ],
+                fn (Look $look) => $look->prescription->hasOpenExhale() && $look->prescription->routeOut === Route::Hum
+                    ? new Seen('a hum that goes on as long as the air')
+                    : null,
+                fn (Look $look) => [
+                    ...self::shorterHum($look), OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'),
+                    ...EasierForms::of($look->item),
+                ],
             ),
             new FlagRule('HUMMING', 'Humming', 'route_out', [Level::Caution->value => [Flag::SinusOrEarInfection, Flag::RecentEarSurgery]],
                 fn (Look $look) => $look->prescription->routeOut === Route::Hum ? new Seen('humming') : null,
-                fn (Look $look) => [OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'), ...EasierForms::of($look->item)],
+                fn (Look $look) => [
+                    OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'), ...EasierForms::of($look->item),
+                ],
             ),
         ];
     }
@@ -88,6 +104,11 @@ final class Exhaling
         }
         $counts = max(1.0, min($hum->max, floor(self::HUM_SECONDS / $look->of->slowestCount()->seconds + 1e-9)));
 
-        return [new Change('a hum that ends after '.Numbers::print($counts).' counts', ['parameters' => ['hum' => $counts] + $prescription->parameters])];
+        return [
+            new Change(
+                'a hum that ends after '.Numbers::print($counts).' counts',
+                ['parameters' => ['hum' => $counts] + $prescription->parameters],
+            ),
+        ];
     }
 }

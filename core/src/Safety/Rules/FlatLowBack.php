@@ -32,7 +32,8 @@ final class FlatLowBack implements Rule
         }
 
         return new Finding(
-            $this->id(), Level::Note, 'Low back pain, lying flat', 'More comfortable with support under the knees.', 'props', new Cause([Flag::LowBackPain]),
+            $this->id(), Level::Note, 'Low back pain, lying flat', 'More comfortable with support under the knees.', 'props',
+            new Cause([Flag::LowBackPain]),
         );
     }
 

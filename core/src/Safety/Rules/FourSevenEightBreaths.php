@@ -36,7 +36,8 @@ final class FourSevenEightBreaths implements Rule
 
         return new Finding(
             $this->id(), Level::Caution, "More than $most breaths of 4:7:8",
-            "{$prescription->breaths} breaths at this ratio; $most is the usual most in {$look->item->school->label()}.", 'breaths', new Cause([], ['breaths' => (float) $prescription->breaths]),
+            "{$prescription->breaths} breaths at this ratio; $most is the usual most in {$look->item->school->label()}.", 'breaths',
+            new Cause([], ['breaths' => (float) $prescription->breaths]),
         );
     }
 

@@ -35,14 +35,20 @@ final class FullSizeBreaths implements Rule
         $flags = $look->patient->which([Flag::Panic, Flag::Fainting]);
         $score = $look->patient->nijmegen !== null && $look->patient->nijmegen > self::NIJMEGEN ? $look->patient->nijmegen : null;
         $prescription = $look->prescription;
-        if (! $prescription->isFullSize() || ($flags === [] && $score === null) || (! Sizing::isUncounted($look) && $prescription->breathsInARow() <= self::MOST)) {
+        if (
+            ! $prescription->isFullSize() || ($flags === [] && $score === null)
+            || (! Sizing::isUncounted($look) && $prescription->breathsInARow() <= self::MOST)
+        ) {
             return null;
         }
         $because = implode(', ', array_filter([Phrases::list($flags), $score === null ? '' : "a Nijmegen score of $score"]));
-        $numbers = Sizing::isUncounted($look) ? ['minutes' => (float) $prescription->minutes] : ['breaths' => (float) $prescription->breathsInARow()];
+        $numbers = Sizing::isUncounted($look)
+            ? ['minutes' => (float) $prescription->minutes]
+            : ['breaths' => (float) $prescription->breathsInARow()];
 
         return new Finding(
-            $this->id(), Level::Caution, 'Many full-size breaths in a row', 'More than '.self::MOST.", with $because: may bring on dizziness.", 'effort',
+            $this->id(), Level::Caution, 'Many full-size breaths in a row',
+            'More than '.self::MOST.", with $because: may bring on dizziness.", 'effort',
             new Cause($flags, $score === null ? $numbers : [...$numbers, 'nijmegen' => (float) $score]),
         );
     }

@@ -46,12 +46,17 @@ final class Holding
         return [
             new FlagRule('RETENTION', 'Retention after the exhale', 'parameters',
                 [Level::NeedsReason->value => [...Flag::againstHolding(), Flag::Asthma, Flag::Trauma, Flag::Psychosis]],
-                fn (Look $look) => $look->of->retention > 0 ? new Seen('a retention of '.Numbers::print($look->of->retention).' s', ['retention' => $look->of->retention]) : null,
+                fn (Look $look) => $look->of->retention > 0
+                    ? new Seen('a retention of '.Numbers::print($look->of->retention).' s', ['retention' => $look->of->retention])
+                    : null,
                 self::withoutRetention(...),
             ),
             new AnyoneRule('RETENTION-LONG', 'Long retention', 'parameters', self::longRetention(...),
                 fn (Look $look) => [
-                    new Change('retention of '.Numbers::print(self::SHORT_RETENTION).' s', ['parameters' => ['retention' => self::SHORT_RETENTION] + $look->prescription->parameters]),
+                    new Change(
+                        'retention of '.Numbers::print(self::SHORT_RETENTION).' s',
+                        ['parameters' => ['retention' => self::SHORT_RETENTION] + $look->prescription->parameters],
+                    ),
                     ...self::withoutRetention($look),
                 ],
             ),
@@ -59,15 +64,24 @@ final class Holding
                 fn (Look $look) => $look->of->pause() > self::LONG + 1e-9 ? self::pause($look) : null, self::shorterPause(...),
             ),
             new FlagRule('HOLD-MODERATE', 'Pause over 2 s', 'hold', [Level::Caution->value => Flag::againstHolding()],
-                fn (Look $look) => $look->of->pause() > self::SHORT + 1e-9 && $look->of->pause() <= self::LONG + 1e-9 ? self::pause($look) : null,
+                fn (Look $look) => $look->of->pause() > self::SHORT + 1e-9 && $look->of->pause() <= self::LONG + 1e-9
+                    ? self::pause($look)
+                    : null,
                 self::shorterPause(...), self::isOnlyNoted(...),
             ),
             new AnyoneRule('HOLD-ANYONE', 'Very long pause in the breath', 'hold', self::veryLongPause(...),
-                fn (Look $look) => [...array_reverse(ShorterBreath::pauses($look, self::CAUTION_FOR_ANYONE, self::LONG)), ...EasierForms::of($look->item)],
+                fn (Look $look) => [
+                    ...array_reverse(ShorterBreath::pauses($look, self::CAUTION_FOR_ANYONE, self::LONG)), ...EasierForms::of($look->item),
+                ],
             ),
             new FlagRule('FULL-HELD', 'A full inhale is held', 'hold', [Level::Caution->value => [Flag::Bullae]],
-                fn (Look $look) => ($look->prescription->isFullSize() || $look->prescription->hasTopUp()) && $look->of->hold > 0 ? self::heldFull($look) : null,
-                fn (Look $look) => [...ShorterBreath::pauses($look, 0.0, 0.0), SmallerBreath::restingSize(), ...SmallerBreath::withoutTopUp($look), ...EasierForms::of($look->item)],
+                fn (Look $look) => ($look->prescription->isFullSize() || $look->prescription->hasTopUp()) && $look->of->hold > 0
+                    ? self::heldFull($look)
+                    : null,
+                fn (Look $look) => [
+                    ...ShorterBreath::pauses($look, 0.0, 0.0), SmallerBreath::restingSize(), ...SmallerBreath::withoutTopUp($look),
+                    ...EasierForms::of($look->item),
+                ],
             ),
         ];
     }
@@ -77,7 +91,8 @@ final class Holding
     {
         return [
             OtherTechnique::to('even', $look->item, 'the breaths without the retention', [
-                'ratio' => $look->prescription->pattern?->toString(), 'breaths' => $look->prescription->breaths, 'parameters' => ['steps' => 1.0],
+                'ratio' => $look->prescription->pattern?->toString(), 'breaths' => $look->prescription->breaths,
+                'parameters' => ['steps' => 1.0],
             ]),
             ...EasierForms::of($look->item),
         ];
@@ -92,7 +107,9 @@ final class Holding
     private static function longRetention(Look $look): Seen
     {
         $seconds = $look->of->retention;
-        $level = $seconds >= self::RETENTION_REASON - 1e-9 ? Level::NeedsReason : ($seconds >= self::RETENTION_CAUTION - 1e-9 ? Level::Caution : null);
+        $level = $seconds >= self::RETENTION_REASON - 1e-9
+            ? Level::NeedsReason
+            : ($seconds >= self::RETENTION_CAUTION - 1e-9 ? Level::Caution : null);
 
         return new Seen('a retention of '.Numbers::print($seconds).' s', ['retention' => $seconds], $level);
     }
@@ -114,7 +131,10 @@ final class Holding
 
     private static function heldFull(Look $look): Seen
     {
-        return new Seen('held for '.Numbers::print($look->of->hold).' s '.($look->prescription->hasTopUp() ? 'after a top-up' : 'at full size'), ['hold' => $look->of->hold]);
+        return new Seen(
+            'held for '.Numbers::print($look->of->hold).' s '.($look->prescription->hasTopUp() ? 'after a top-up' : 'at full size'),
+            ['hold' => $look->of->hold],
+        );
     }
 
     private static function field(Look $look): string

@@ -53,7 +53,9 @@ final class InhaleAtStart implements Rule
 
         return new Finding(
             $this->id(), $isNoted ? Level::Note : Level::Caution, 'Long inhale to begin with',
-            'Inhale of '.Numbers::print($seconds).' s, with '.Phrases::list($flags).($isMarked ? ", mMRC {$look->patient->mmrc}" : '').'; the usual start is 2 s.', 'inhale',
+            'Inhale of '.Numbers::print($seconds).' s, with '.Phrases::list($flags).($isMarked ? ", mMRC {$look->patient->mmrc}" : '')
+                .'; the usual start is 2 s.',
+            'inhale',
             new Cause($flags, ['inhale' => $seconds, ...($isMarked ? ['mmrc' => (float) $look->patient->mmrc] : [])]),
         );
     }
@@ -73,7 +75,10 @@ final class InhaleAtStart implements Rule
         }
         $shorter = self::shorter($pattern, $cycle);
 
-        return [...$changes, new Change('start at 2 s: '.$shorter->toString(), ['ratio' => $shorter->toString()]), ...EasierForms::of($look->item)];
+        return [
+            ...$changes, new Change('start at 2 s: '.$shorter->toString(), ['ratio' => $shorter->toString()]),
+            ...EasierForms::of($look->item),
+        ];
     }
 
     /** An inhale of 2 s, and the exhale shortened in the same proportion. */

@@ -31,7 +31,8 @@ final class MinutesADay implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'More than the patient has time for',
-            Numbers::print($most, 1).' min on the fullest day; the patient said '.Numbers::print($has).' min.', 'times_a_day', new Cause([], ['minutes' => $most / $has]), basis: 'Arithmetic.',
+            Numbers::print($most, 1).' min on the fullest day; the patient said '.Numbers::print($has).' min.', 'times_a_day',
+            new Cause([], ['minutes' => $most / $has]), basis: 'Arithmetic.',
         );
     }
 
@@ -41,7 +42,9 @@ final class MinutesADay implements Rule
         $plan = $look->item->plan;
 
         return $has === null || $plan === null ? []
-            : $this->fitting($look->item, max($plan->practicesByWeekday()), $has - (self::fullest($look) - max($look->item->minutesByWeekday())));
+            : $this->fitting(
+                $look->item, max($plan->practicesByWeekday()), $has - (self::fullest($look) - max($look->item->minutesByWeekday())),
+            );
     }
 
     /** Minutes on the fullest day of the week, of the whole programme. */

@@ -29,24 +29,34 @@ final class Placing
     public static function rules(): array
     {
         return [
-            new FlagRule('PRONE-SURGERY', 'Lying on the front', 'position', [Level::NeedsReason->value => [Flag::Pregnancy, Flag::RibFracture, ...Flag::surgery()]],
+            new FlagRule('PRONE-SURGERY', 'Lying on the front', 'position', [
+                Level::NeedsReason->value => [Flag::Pregnancy, Flag::RibFracture, ...Flag::surgery()],
+            ],
                 self::prone(...), self::notProne(...)),
             new FlagRule('PRONE', 'Lying on the front', 'position', [
                 Level::Caution->value => [
-                    Flag::NeckInjury, Flag::Reflux, Flag::Eye, Flag::Hernia, Flag::Copd, Flag::Oxygen, Flag::CannotReachFloor, Flag::RecentBirth, Flag::Stroke, Flag::HeartAttack,
+                    Flag::NeckInjury, Flag::Reflux, Flag::Eye, Flag::Hernia, Flag::Copd, Flag::Oxygen, Flag::CannotReachFloor,
+                    Flag::RecentBirth, Flag::Stroke, Flag::HeartAttack,
                 ],
                 Level::Note->value => [Flag::LowBackPain],
             ], self::prone(...), self::notProne(...)),
             new FlagRule('LYING-FLAT', 'Lying flat', 'position', [
                 Level::Caution->value => [Flag::HeartFailure, Flag::CannotLieFlat, Flag::Reflux, Flag::Vertigo, Flag::LatePregnancy],
                 Level::Note->value => [Flag::Copd, Flag::Oxygen, Flag::PulmonaryHypertension],
-            ], self::flat(...), fn (Look $look) => OtherPosition::to($look->item, [Position::Reclined, Position::Seated, Position::SideLying]), self::isShortWithReflux(...)),
-            new FlagRule('FLOOR-OR-FORWARD', 'On the floor', 'position', [Level::Caution->value => [Flag::CannotReachFloor, Flag::Vertigo, Flag::Eye]],
-                fn (Look $look) => $look->prescription->position->needsFloor() || $look->prescription->position->isHeadDown() ? self::there($look) : null, self::seated(...)),
+            ], self::flat(...), fn (Look $look) => OtherPosition::to($look->item,
+                [Position::Reclined, Position::Seated, Position::SideLying]), self::isShortWithReflux(...)),
+            new FlagRule('FLOOR-OR-FORWARD', 'On the floor', 'position', [
+                    Level::Caution->value => [Flag::CannotReachFloor, Flag::Vertigo, Flag::Eye],
+                ],
+                fn (Look $look) => $look->prescription->position->needsFloor() || $look->prescription->position->isHeadDown()
+                    ? self::there($look)
+                    : null,
+                self::seated(...)),
             new FlagRule('HEAD-DOWN', 'Head down', 'position', [
                 Level::NeedsReason->value => [Flag::RecentEyeSurgery],
                 Level::Caution->value => [
-                    Flag::Stroke, Flag::HighBloodPressure, Flag::HeartFailure, Flag::HeartAttack, Flag::Fainting, Flag::SinusOrEarInfection, Flag::RecentEarSurgery,
+                    Flag::Stroke, Flag::HighBloodPressure, Flag::HeartFailure, Flag::HeartAttack, Flag::Fainting, Flag::SinusOrEarInfection,
+                    Flag::RecentEarSurgery,
                     Flag::RecentAbdominalSurgery, Flag::RecentSpinalSurgery, Flag::Reflux, Flag::Hernia, Flag::LatePregnancy,
                 ],
             ], fn (Look $look) => $look->prescription->position->isHeadDown() ? self::there($look) : null, self::seated(...)),
@@ -55,15 +65,22 @@ final class Placing
             new FlagRule('UPRIGHT-EFFORT', 'On one’s feet with a hold or a big breath', 'position', [
                 Level::Caution->value => [Flag::Sedatives, Flag::Epilepsy, Flag::Arrhythmia, Flag::HeartAttack, Flag::Pregnancy],
             ], self::uprightEffort(...), fn (Look $look) => [
-                ...self::seated($look), ...Holding::shorterPause($look), ...($look->prescription->isFullSize() ? [SmallerBreath::restingSize()] : []), ...SmallerBreath::withoutTopUp($look),
+                ...self::seated($look), ...Holding::shorterPause($look),
+                ...($look->prescription->isFullSize() ? [SmallerBreath::restingSize()] : []), ...SmallerBreath::withoutTopUp($look),
             ]),
             new FlagRule('WALKING', 'Breathing while walking', 'position', [
-                Level::Caution->value => [Flag::HeartAttack, Flag::HeartFailure, Flag::Oxygen, Flag::PulmonaryHypertension, Flag::SightLoss, Flag::Epilepsy],
+                Level::Caution->value => [
+                    Flag::HeartAttack, Flag::HeartFailure, Flag::Oxygen, Flag::PulmonaryHypertension, Flag::SightLoss, Flag::Epilepsy,
+                ],
             ], fn (Look $look) => $look->prescription->position === Position::Walking ? new Seen('walking') : null,
-                fn (Look $look) => [...self::seated($look), OtherTechnique::extendedExhale($look->item, 'the same seated: extended exhale')]),
+                fn (Look $look) => [
+                    ...self::seated($look), OtherTechnique::extendedExhale($look->item, 'the same seated: extended exhale'),
+                ]),
             new AnyoneRule('EYES-CLOSED-UPRIGHT', 'Eyes closed on one’s feet', 'gaze',
                 fn (Look $look) => $look->prescription->position->isUpright() && $look->prescription->gaze === Gaze::Closed
-                    ? new Seen('only with the eyes closed, '.$look->prescription->position->label(), ['upright' => 1.0], Level::Caution) : null,
+
+                        ? new Seen('only with the eyes closed, '.$look->prescription->position->label(), ['upright' => 1.0], Level::Caution)
+                        : null,
                 fn (Look $look) => [...Attending::openEyes(), ...self::seated($look)],
             ),
         ];
@@ -89,7 +106,9 @@ final class Placing
     private static function flat(Look $look): ?Seen
     {
         return ! $look->prescription->position->isLyingFlat() ? null
-            : new Seen($look->prescription->position->label(), also: $look->patient->has(Flag::Reflux) ? ' Not within two hours of a meal.' : '');
+            : new Seen(
+                $look->prescription->position->label(), also: $look->patient->has(Flag::Reflux) ? ' Not within two hours of a meal.' : '',
+            );
     }
 
     private static function isShortWithReflux(Look $look, Flag $flag): bool

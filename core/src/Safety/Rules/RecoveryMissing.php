@@ -32,7 +32,9 @@ final class RecoveryMissing implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'Nothing for sudden breathlessness',
-            'With '.Phrases::list($flags).', go through what to do when short of breath: seated leaning forward, out through the lips first.', 'technique', new Cause($flags),
+            'With '.Phrases::list($flags)
+                .', go through what to do when short of breath: seated leaning forward, out through the lips first.',
+            'technique', new Cause($flags),
         );
     }
 

@@ -41,8 +41,10 @@ final class SaturationFallen implements Rule
 
         return new Finding(
             $this->id(), $level, 'Saturation fell during a hold',
-            'From '.Numbers::print($fall->from).' % to '.Numbers::print($fall->lowest).' % for '.Numbers::print($fall->seconds).' s; here nothing moves for '.Numbers::print($seconds).' s.',
-            $look->of->retention > 0 ? 'parameters' : 'hold', new Cause([], ['fall' => 100 - $fall->lowest, 'points' => $fall->points(), 'seconds' => $seconds]),
+            'From '.Numbers::print($fall->from).' % to '.Numbers::print($fall->lowest).' % for '.Numbers::print($fall->seconds)
+                .' s; here nothing moves for '.Numbers::print($seconds).' s.',
+            $look->of->retention > 0 ? 'parameters' : 'hold',
+            new Cause([], ['fall' => 100 - $fall->lowest, 'points' => $fall->points(), 'seconds' => $seconds]),
         );
     }
 

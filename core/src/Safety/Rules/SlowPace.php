@@ -41,7 +41,9 @@ final class SlowPace implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'Much slower than at rest',
-            Numbers::print(round($cycle->rate(), 1)).' a minute for over 3 min; at rest '.Numbers::print($atRest).' a minute. First '.self::FIRST_DAYS.' days.', 'count_length',
+            Numbers::print(round($cycle->rate(), 1)).' a minute for over 3 min; at rest '.Numbers::print($atRest).' a minute. First '
+                .self::FIRST_DAYS.' days.',
+            'count_length',
             new Cause([], ['slower' => $atRest / $cycle->rate()]),
         );
     }
@@ -58,7 +60,11 @@ final class SlowPace implements Rule
 
         return [
             new Change("at most 3 min: $breaths breaths", ['breaths' => $breaths]),
-            ...($between === null ? [] : [new Change('a pace between the two: '.Numbers::print($between).' s a count', ['count_length' => $between])]),
+            ...(
+                $between === null
+                    ? []
+                    : [new Change('a pace between the two: '.Numbers::print($between).' s a count', ['count_length' => $between])]
+            ),
         ];
     }
 

@@ -27,21 +27,38 @@ final class Touching
         return [
             new FlagRule('WEIGHT-ON-BELLY', 'Weight on the belly', 'technique', [
                 Level::NeedsReason->value => [Flag::Pregnancy, Flag::RecentAbdominalSurgery, Flag::Hernia],
-                Level::Caution->value => [Flag::RecentBirth, Flag::RibFracture, Flag::RecentChestSurgery, Flag::RecentSpinalSurgery, Flag::Copd, Flag::Oxygen, Flag::Bullae, Flag::Under12],
+                Level::Caution->value => [
+                    Flag::RecentBirth, Flag::RibFracture, Flag::RecentChestSurgery, Flag::RecentSpinalSurgery, Flag::Copd, Flag::Oxygen,
+                    Flag::Bullae, Flag::Under12,
+                ],
             ], self::weight(...), fn (Look $look) => [OtherTechnique::plain($look->item, 'hands only: diaphragmatic breathing')]),
-            new FlagRule('RIB-PRESSURE', 'Hands pressing the ribs', 'technique', [Level::Caution->value => [Flag::RibFracture, Flag::RecentChestSurgery]],
+            new FlagRule('RIB-PRESSURE', 'Hands pressing the ribs', 'technique', [
+                Level::Caution->value => [Flag::RibFracture, Flag::RecentChestSurgery],
+            ],
                 fn (Look $look) => $look->prescription->demandsThat(Demand::PressesRibs) ? new Seen('the hands press the ribs') : null,
                 fn (Look $look) => [OtherTechnique::plain($look->item, 'nothing pressed: diaphragmatic breathing')]),
-            new FlagRule('NOSTRIL-CLOSING', 'Closing a nostril', 'technique', [Level::Caution->value => [Flag::BlockedNose, Flag::HandTrouble, Flag::SinusOrEarInfection]],
-                fn (Look $look) => $look->prescription->demandsThat(Demand::ClosesNostril) ? new Seen('one nostril is closed at a time') : null,
-                fn (Look $look) => [OtherTechnique::extendedExhale($look->item, 'extended exhale instead'), ...EasierForms::of($look->item)]),
-            new FlagRule('NECK-MOVES', 'Moving neck or shoulders', 'technique', [Level::Caution->value => [Flag::NeckInjury, Flag::Vertigo, Flag::Stroke, Flag::RecentSpinalSurgery]],
+            new FlagRule('NOSTRIL-CLOSING', 'Closing a nostril', 'technique', [
+                Level::Caution->value => [Flag::BlockedNose, Flag::HandTrouble, Flag::SinusOrEarInfection],
+            ],
+                fn (Look $look) => $look->prescription->demandsThat(Demand::ClosesNostril)
+                    ? new Seen('one nostril is closed at a time')
+                    : null,
+                fn (Look $look) => [
+                    OtherTechnique::extendedExhale($look->item, 'extended exhale instead'), ...EasierForms::of($look->item),
+                ]),
+            new FlagRule('NECK-MOVES', 'Moving neck or shoulders', 'technique', [
+                Level::Caution->value => [Flag::NeckInjury, Flag::Vertigo, Flag::Stroke, Flag::RecentSpinalSurgery],
+            ],
                 self::moves(...), self::still(...), fn (Look $look) => self::isSupported($look)),
             new FlagRule('TENSING', 'Tensing muscles', 'technique', [Level::Caution->value => [
-                Flag::HighBloodPressure, Flag::HeartAttack, Flag::Stroke, Flag::Eye, Flag::RecentEyeSurgery, Flag::RecentChestSurgery, Flag::RecentAbdominalSurgery,
+                Flag::HighBloodPressure, Flag::HeartAttack, Flag::Stroke, Flag::Eye, Flag::RecentEyeSurgery, Flag::RecentChestSurgery,
+                Flag::RecentAbdominalSurgery,
                 Flag::RecentSpinalSurgery, Flag::RibFracture, Flag::NeckInjury,
             ]], fn (Look $look) => $look->prescription->demandsThat(Demand::Tenses) ? new Seen('muscles are tensed and let go') : null,
-                fn (Look $look) => [OtherTechnique::plain($look->item, 'nothing tensed: diaphragmatic breathing'), OtherTechnique::to('reverse-count', $look->item, 'nothing tensed: counting down')]),
+                fn (Look $look) => [
+                    OtherTechnique::plain($look->item, 'nothing tensed: diaphragmatic breathing'),
+                    OtherTechnique::to('reverse-count', $look->item, 'nothing tensed: counting down'),
+                ]),
         ];
     }
 
@@ -65,12 +82,19 @@ final class Touching
     private static function still(Look $look): array
     {
         $prescription = $look->prescription;
-        $changes = isset($prescription->parameters['prelude']) ? [new Change('no shoulder rolls', ['parameters' => ['prelude' => 2.0] + $prescription->parameters])] : [];
+        $changes = isset($prescription->parameters['prelude'])
+            ? [new Change('no shoulder rolls', ['parameters' => ['prelude' => 2.0] + $prescription->parameters])]
+            : [];
         if ($prescription->demandsThat(Demand::TurnsHead) && in_array(Position::Seated, $prescription->technique->positions, true)) {
-            $changes[] = new Change('seated, the head supported', ['position' => Position::Seated->value, 'props' => [Prop::ChairWithBack->value]]);
+            $changes[] = new Change(
+                'seated, the head supported', ['position' => Position::Seated->value, 'props' => [Prop::ChairWithBack->value]],
+            );
         }
 
-        return [...$changes, OtherTechnique::to('noticing', $look->item, 'sitting or lying still: noticing the breath'), ...EasierForms::of($look->item)];
+        return [
+            ...$changes, OtherTechnique::to('noticing', $look->item, 'sitting or lying still: noticing the breath'),
+            ...EasierForms::of($look->item),
+        ];
     }
 
     /** Small head turns, seated against a support. */

@@ -30,7 +30,8 @@ final class TwoAxes implements Rule
 
         return new Finding(
             $this->id(), Level::Note, 'Two things change at once',
-            ucfirst(implode('; ', array_map(fn (string $axis) => "$axis {$old[$axis]['text']} → {$new[$axis]['text']}", $changed))).'.', 'technique',
+            ucfirst(implode('; ', array_map(fn (string $axis) => "$axis {$old[$axis]['text']} → {$new[$axis]['text']}", $changed))).'.',
+            'technique',
             new Cause([], array_fill_keys($changed, 1.0)),
         );
     }
@@ -40,7 +41,13 @@ final class TwoAxes implements Rule
         return self::back(...self::compare($look));
     }
 
-    /** @return array{list<string>, array<string, array{text: string, set: array<string, mixed>}>, array<string, array{text: string, set: array<string, mixed>}>} what changed, how it was, how it is */
+    /**
+     * @return array{
+     *     list<string>,
+     *     array<string, array{text: string, set: array<string, mixed>}>,
+     *     array<string, array{text: string, set: array<string, mixed>}>
+     * } what changed, how it was, how it is
+     */
     private static function compare(Look $look): array
     {
         $before = $look->patient->inForce;
@@ -50,7 +57,10 @@ final class TwoAxes implements Rule
         $old = self::axes($before);
         $new = self::axes($look->prescription);
 
-        return [array_keys(array_filter($new, fn ($value, string $axis) => $value['text'] !== $old[$axis]['text'], ARRAY_FILTER_USE_BOTH)), $old, $new];
+        return [
+            array_keys(array_filter($new, fn ($value, string $axis) => $value['text'] !== $old[$axis]['text'], ARRAY_FILTER_USE_BOTH)),
+            $old, $new,
+        ];
     }
 
     /**

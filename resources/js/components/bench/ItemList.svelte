@@ -24,7 +24,7 @@
 
     const lasting = (figures: { about: boolean; exercise_ms: number }): string =>
         `${figures.about ? 'about ' : ''}${clock(figures.exercise_ms)}`;
-    const often = (item: { as_needed: boolean; times_a_day: string }): string =>
+    const often = (item: { as_needed: boolean; times_a_day: string | number }): string =>
         item.as_needed ? 'as needed' : `${item.times_a_day} × a day`;
 </script>
 
