@@ -128,10 +128,7 @@ final class PatientSheet
             'hands' => __($prescription->technique->hands),
             'size' => __("exercise.size.{$prescription->effort->value}"),
             'gaze' => __("exercise.gaze.{$prescription->gaze->value}"),
-            'right' => $prescription->own !== null && $prescription->own->right !== '' ? [$prescription->own->right]
-                : array_map(
-                    fn (string $key) => (string) __($key), $item->routine === null ? $item->school->criteria($prescription->technique) : [],
-                ),
+            'right' => array_map(fn (string $key) => (string) __($key), $item->criteria()),
             'why' => $item->why,
             'short' => $short === null
                 ? ''

@@ -160,7 +160,7 @@ final class TodayItems
             'props' => array_map(fn (Prop $prop) => "prop.{$prop->value}", $prescription->props),
             'hands' => $technique->hands,
             'size' => "exercise.size.{$prescription->effort->value}",
-            'right' => self::right($item),
+            'right' => $item->criteria(),
             'feels' => array_values(
                 array_filter($technique->teaching->feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first'))),
             ),
@@ -191,17 +191,5 @@ final class TodayItems
                 'timeline' => Compiler::compile($short),
             ],
         ];
-    }
-
-    /** @return list<string> translation keys, or the clinic's own words */
-    private static function right(Item $item): array
-    {
-        $own = $item->prescription->own->right ?? '';
-
-        return match (true) {
-            $item->routine !== null => [],
-            $own !== '' => [$own],
-            default => $item->school->criteria($item->prescription->technique),
-        };
     }
 }

@@ -45,16 +45,13 @@ final readonly class PracticeOnFile
         static $utc = new DateTimeZone('UTC');
         $startedAt = new DateTimeImmutable((string) $row->started_at, $utc);
         $stopClass = $row->stop_class === null ? null : StopClass::from((string) $row->stop_class);
-        $isCounted = $row->breaths_prescribed > 0;
 
         return new self(
             (int) $row->id,
             $clock->dayOf($startedAt),
-            new PracticeRecord(
-                (string) $row->lineage, $startedAt, (float) ($isCounted ? $row->breaths_done : $row->seconds_done),
-                (float) ($isCounted ? $row->breaths_prescribed : $row->seconds_prescribed),
-                stoppedForSymptom: $stopClass?->isSymptom() === true,
-                anchor: $row->anchor === null ? null : Anchor::from((string) $row->anchor),
+            PracticeRecord::of(
+                (string) $row->lineage, $startedAt, (int) $row->breaths_done, (int) $row->breaths_prescribed, (int) $row->seconds_done,
+                (int) $row->seconds_prescribed, $stopClass, $row->anchor === null ? null : Anchor::from((string) $row->anchor),
             ),
             (string) $row->received_at,
             self::whole($row->before), self::whole($row->after), self::whole($row->effort),

@@ -11,8 +11,6 @@ use IvoryPace\Programme\ItemChange;
 final class PatientChanges
 {
     /** Parts that a patient notices; the rest is the practitioner's. */
-    private const PLAIN = ['ratio', 'length', 'position', 'practices a day', 'when', 'with', 'steps', 'short version'];
-
     /** @param  list<ItemChange>  $changes */
     public static function inWords(array $changes): string
     {
@@ -27,10 +25,8 @@ final class PatientChanges
         }
         $parts = [];
         foreach ($change->lines as $line) {
-            if (in_array($line['what'], self::PLAIN, true) && $line['to'] !== '') {
-                $parts[] = (string) __(
-                    'patient.changes.'.str_replace(' ', '-', $line['what']), ['from' => $line['from'], 'to' => $line['to']],
-                );
+            if ($line->part?->isTold() === true && $line->to !== '') {
+                $parts[] = (string) __("patient.changes.{$line->part->value}", ['from' => $line->from, 'to' => $line->to]);
             }
         }
 

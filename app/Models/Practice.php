@@ -59,24 +59,18 @@ final class Practice extends Row
         return $this->belongsTo(ProgrammeVersion::class, 'programme_version_id');
     }
 
-    /** The practice as the core counts it. */
     /** @return HasOne<SecondLook, $this> how it was some minutes after a stop */
     public function secondLook(): HasOne
     {
         return $this->hasOne(SecondLook::class);
     }
 
+    /** The practice as the core counts it. */
     public function record(): PracticeRecord
     {
-        $counted = $this->breaths_prescribed > 0;
-
-        return new PracticeRecord(
-            $this->lineage,
-            $this->started_at,
-            $counted ? $this->breaths_done : $this->seconds_done,
-            $counted ? $this->breaths_prescribed : $this->seconds_prescribed,
-            stoppedForSymptom: $this->stop_class?->isSymptom() === true,
-            anchor: $this->anchor,
+        return PracticeRecord::of(
+            $this->lineage, $this->started_at, $this->breaths_done, $this->breaths_prescribed, $this->seconds_done, $this->seconds_prescribed,
+            $this->stop_class, $this->anchor,
         );
     }
 

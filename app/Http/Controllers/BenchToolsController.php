@@ -23,6 +23,7 @@ use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\FittingChanges;
 use IvoryPace\Fields;
 use IvoryPace\InvalidValue;
+use IvoryPace\Programme\ChangedPart;
 use IvoryPace\Programme\Changes;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemChange;
@@ -103,7 +104,7 @@ final class BenchToolsController
 
         return response()->json([
             'changes' => array_map(
-                fn (ItemChange $change) => ['kind' => $change->kind, 'name' => $change->name, 'lines' => $change->lines], $changes,
+                fn (ItemChange $change) => ['kind' => $change->kind, 'name' => $change->name, 'lines' => array_map(fn (ChangedPart $part) => $part->write(), $change->lines)], $changes,
             ),
             'patient_note' => PatientChanges::inWords($changes),
         ]);

@@ -70,11 +70,8 @@ final class BenchAnswer
         if ($item->routine !== null) {
             return array_map(fn (RoutineStep $step) => $step->label(), $item->routine->steps);
         }
-        $own = $item->prescription->own->right ?? '';
 
-        return $own !== ''
-            ? [$own]
-            : array_map(fn (string $key) => (string) __($key), $item->school->criteria($item->prescription->technique));
+        return array_map(fn (string $key) => (string) __($key), $item->criteria());
     }
 
     /** @return array<string, mixed> */

@@ -127,10 +127,7 @@ final class SessionSteps
     private static function choice(Item $item, array $fields, string $lineage): array
     {
         $technique = $item->prescription->technique;
-        $own = $item->prescription->own->right ?? '';
-        $right = $item->routine !== null
-            ? []
-            : ($own !== '' ? [$own] : array_map(fn (string $key) => (string) __($key), $item->school->criteria($technique)));
+        $right = array_map(fn (string $key) => (string) __($key), $item->criteria());
 
         return [
             'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields,

@@ -6,6 +6,7 @@ namespace IvoryPace\Practice;
 
 use DateTimeImmutable;
 use IvoryPace\Fraction;
+use IvoryPace\Health\StopClass;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Anchor;
 
@@ -21,7 +22,6 @@ final readonly class PracticeRecord
     /**
      * @param  float  $done  breaths or seconds done, 0 or more
      * @param  float  $prescribed  breaths or seconds prescribed, more than 0
-     * @param  bool  $short  the prescribed short version: counts in full
      * @param  bool  $stoppedForSymptom  stopped for a symptom: counts in full, nobody is scored down for stopping safely
      *
      * @throws InvalidValue
@@ -31,7 +31,6 @@ final readonly class PracticeRecord
         public DateTimeImmutable $startedAt,
         float $done,
         float $prescribed,
-        public bool $short = false,
         public bool $stoppedForSymptom = false,
         public ?Anchor $anchor = null,
     ) {
@@ -39,10 +38,33 @@ final readonly class PracticeRecord
             throw InvalidValue::because("A practice cannot be $done done of $prescribed.");
         }
         // Breaths and seconds are whole; a thousandth of either is finer than anything that is logged.
-        $this->share = $short || $stoppedForSymptom || $done >= $prescribed
+        $this->share = $stoppedForSymptom || $done >= $prescribed
             ? Fraction::of(1)
             : Fraction::of((int) round($done * 1000), max(1, (int) round($prescribed * 1000)));
         $this->completeness = $this->share->toFloat();
+    }
+
+    /**
+     * What is counted: breaths where breaths were prescribed, otherwise seconds. Of a short version, what it prescribes.
+     *
+     * @throws InvalidValue
+     */
+    public static function of(
+        string $lineage,
+        DateTimeImmutable $startedAt,
+        int $breathsDone,
+        int $breathsPrescribed,
+        int $secondsDone,
+        int $secondsPrescribed,
+        ?StopClass $stop,
+        ?Anchor $anchor,
+    ): self {
+        $counted = $breathsPrescribed > 0;
+
+        return new self(
+            $lineage, $startedAt, $counted ? $breathsDone : $secondsDone, $counted ? $breathsPrescribed : $secondsPrescribed,
+            stoppedForSymptom: $stop?->isSymptom() === true, anchor: $anchor,
+        );
     }
 
     /** How it appears in the tally among the prescribed ones. */

@@ -31,14 +31,14 @@ final class Changes
             if ($was === null) {
                 $changes[] = new ItemChange('added', $item, $item->name(), []);
             } elseif (($lines = self::lines($was, $item)) !== []) {
-                $changes[] = new ItemChange('changed', $item, $item->name(), $lines);
+                $changes[] = new ItemChange('changed', $item, $item->name(), $lines, $was);
             }
         }
 
         return [...$changes, ...array_values(array_map(fn (Item $item) => new ItemChange('removed', $item, $item->name(), []), $old))];
     }
 
-    /** @return list<array{what: string, from: string, to: string}> */
+    /** @return list<ChangedPart> */
     private static function lines(Item $was, Item $is): array
     {
         $from = self::words($was);
@@ -46,20 +46,21 @@ final class Changes
         $lines = [];
         foreach (array_keys($to + $from) as $what) {
             if (($from[$what] ?? '') !== ($to[$what] ?? '')) {
-                $lines[] = ['what' => $what, 'from' => $from[$what] ?? '', 'to' => $to[$what] ?? ''];
+                $part = ItemPart::tryFrom($what);
+                $lines[] = new ChangedPart($part, $part?->label() ?? $what, $from[$what] ?? '', $to[$what] ?? '');
             }
         }
 
         return $lines;
     }
 
-    /** @return array<string, string> every part of an item in words, by what it is */
+    /** @return array<string, string> every part of an item in words, by what it is; a parameter by its label */
     private static function words(Item $item): array
     {
         return [
             ...($item->routine === null ? self::exercise($item->prescription) : [
-                'routine' => $item->routine->name,
-                'steps' => implode(
+                ItemPart::Routine->value => $item->routine->name,
+                ItemPart::Steps->value => implode(
                     ', ',
                     array_map(
                         fn ($step) => trim($step->label().' '.($step->prescription?->summary() ?? Numbers::print($step->seconds).' s')),
@@ -67,11 +68,11 @@ final class Changes
                     ),
                 ),
             ]),
-            'school' => $item->school->label(),
-            'short version' => $item->shortVersion() === null ? '' : self::length($item->shortVersion()),
-            'why' => $item->why,
-            'practices a day' => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
-            'when' => $item->asNeeded === null
+            ItemPart::School->value => $item->school->label(),
+            ItemPart::ShortVersion->value => $item->shortVersion() === null ? '' : self::length($item->shortVersion()),
+            ItemPart::Why->value => $item->why,
+            ItemPart::PracticesADay->value => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
+            ItemPart::When->value => $item->asNeeded === null
                 ? self::anchors($item->plan)
                 : "{$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} a day",
         ];
@@ -87,25 +88,25 @@ final class Changes
         $guidance = $prescription->guidance;
 
         return [
-            'ratio' => (string) $prescription->pattern?->toString(),
-            'count' => Numbers::print($prescription->countLength->seconds).' s',
-            'length' => self::length($prescription),
+            ItemPart::Ratio->value => (string) $prescription->pattern?->toString(),
+            ItemPart::Count->value => Numbers::print($prescription->countLength->seconds).' s',
+            ItemPart::Length->value => self::length($prescription),
             ...$parameters,
-            'position' => $prescription->position->label(),
-            'with' => implode(', ', array_map(fn (Prop $prop) => $prop->label(), $prescription->props)),
-            'in by' => $prescription->routeIn->label(),
-            'out by' => $prescription->routeOut->label(),
-            'size and effort' => $prescription->effort->label(),
-            'eyes' => $prescription->gaze->label(),
-            'counting' => implode(
+            ItemPart::Position->value => $prescription->position->label(),
+            ItemPart::Props->value => implode(', ', array_map(fn (Prop $prop) => $prop->label(), $prescription->props)),
+            ItemPart::RouteIn->value => $prescription->routeIn->label(),
+            ItemPart::RouteOut->value => $prescription->routeOut->label(),
+            ItemPart::Size->value => $prescription->effort->label(),
+            ItemPart::Gaze->value => $prescription->gaze->label(),
+            ItemPart::Counting->value => implode(
                 ', ',
                 array_map(
                     fn (string $phase, $counting) => "$phase {$counting->value}", array_keys($guidance->counting), $guidance->counting,
                 ),
             )
                 .($guidance->cueWord ? ', cue words' : ''),
-            'fading' => $guidance->fade->label(),
-            'own pace' => $guidance->tempo->canChange()
+            ItemPart::Fading->value => $guidance->fade->label(),
+            ItemPart::OwnPace->value => $guidance->tempo->canChange()
                 ? Numbers::print($guidance->tempo->fastest).' to '.Numbers::print($guidance->tempo->slowest).' times the length'
                 : 'as prescribed',
         ];

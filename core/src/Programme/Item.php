@@ -70,6 +70,22 @@ final readonly class Item
         return $this->routine?->exercises() ?? [$this->prescription];
     }
 
+    /**
+     * What right looks like: the clinic's own words, or those of technique and school. A routine's steps have their own.
+     *
+     * @return list<string> translation keys, or the clinic's own words
+     */
+    public function criteria(): array
+    {
+        $own = $this->prescription->own->right ?? '';
+
+        return match (true) {
+            $this->routine !== null => [],
+            $own !== '' => [$own],
+            default => $this->school->criteria($this->prescription->technique),
+        };
+    }
+
     public function isRecovery(): bool
     {
         return $this->routine === null && $this->prescription->technique->isRecovery;

@@ -10,9 +10,10 @@ final readonly class ItemChange
     /**
      * @param  string  $kind  added, removed or changed
      * @param  string  $name  of the exercise or routine
-     * @param  list<array{what: string, from: string, to: string}>  $lines  for a changed one, in words for the practitioner
+     * @param  list<ChangedPart>  $lines  for a changed one
+     * @param  Item|null  $was  of a changed one: how it was
      */
-    public function __construct(public string $kind, public Item $item, public string $name, public array $lines)
+    public function __construct(public string $kind, public Item $item, public string $name, public array $lines, public ?Item $was = null)
     {
     }
 }

@@ -38,9 +38,9 @@ trait AdherenceFixture
         return new Version($number, PatientDay::of($from), $ends === null ? null : PatientDay::of($ends), $plans);
     }
 
-    private static function practice(string $at, float $share = 1.0, bool $stopped = false, bool $short = false, string $lineage = 'a'): PracticeRecord
+    private static function practice(string $at, float $share = 1.0, bool $stopped = false, string $lineage = 'a'): PracticeRecord
     {
-        return new PracticeRecord($lineage, new DateTimeImmutable("$at UTC"), $share * 12, 12, $short, $stopped);
+        return new PracticeRecord($lineage, new DateTimeImmutable("$at UTC"), $share * 12, 12, $stopped);
     }
 
     /**

@@ -113,7 +113,8 @@ final class AdherenceTest extends TestCase
     {
         $weekdays = [Weekday::Monday, Weekday::Thursday];
         $versions = [self::version(1, '2026-11-01', ['a' => self::plan(1, $weekdays)], ends: '2026-11-12')];
-        $result = self::adherence($versions, [self::practice('2026-11-09 22:00', 0.3, short: true), self::practice('2026-11-10 22:00')])
+        $short = PracticeRecord::of('a', new DateTimeImmutable('2026-11-09 22:00 UTC'), 4, 4, 40, 40, null, null);
+        $result = self::adherence($versions, [$short, self::practice('2026-11-10 22:00')])
             ->ofItem('a', PatientDay::of('2026-11-09'), PatientDay::of('2026-11-22'));
 
         self::assertSame([2, 1.0, 1], [$result->due, $result->credit, $result->extras]);

@@ -149,7 +149,7 @@ final class ProgrammeDraftTest extends TestCase
 
         self::assertSame([['added', 'The end of a shift'], ['changed', 'Square breathing'], ['removed', 'Noticing the breath']], array_map(fn ($change) => [$change->kind, $change->name], $changes));
         self::assertSame(['length' => '5 breaths → 6 breaths', 'why' => ' → For the stairs.', 'practices a day' => '2 → 3'], array_diff_key(
-            array_combine(array_column($changes[1]->lines, 'what'), array_map(fn ($line) => "{$line['from']} → {$line['to']}", $changes[1]->lines)), ['short version' => 0, 'when' => 0],
+            array_combine(array_column($changes[1]->lines, 'what'), array_map(fn ($line) => "{$line->from} → {$line->to}", $changes[1]->lines)), ['short version' => 0, 'when' => 0],
         ));
         self::assertSame([], Changes::between($before, $before));
     }

@@ -46,8 +46,8 @@ final class Placing
             ], self::flat(...), fn (Look $look) => OtherPosition::to($look->item,
                 [Position::Reclined, Position::Seated, Position::SideLying]), self::isShortWithReflux(...)),
             new FlagRule('FLOOR-OR-FORWARD', 'On the floor', 'position', [
-                    Level::Caution->value => [Flag::CannotReachFloor, Flag::Vertigo, Flag::Eye],
-                ],
+                Level::Caution->value => [Flag::CannotReachFloor, Flag::Vertigo, Flag::Eye],
+            ],
                 fn (Look $look) => $look->prescription->position->needsFloor() || $look->prescription->position->isHeadDown()
                     ? self::there($look)
                     : null,

@@ -73,8 +73,8 @@ final class Sizing
             new AnyoneRule('PACE-FAST', 'Very fast breaths', 'count_length', self::fast(...), self::notSoFast(...)),
             new AnyoneRule('OVER-BREATHING', 'More air than is needed', 'effort', self::overBreathing(...), self::lessAir(...)),
             new FlagRule('VENTILATION', 'Much air in a row', 'effort', [
-                    Level::Caution->value => Flag::againstOverBreathing(),
-                ], self::muchAir(...),
+                Level::Caution->value => Flag::againstOverBreathing(),
+            ], self::muchAir(...),
                 fn (Look $look) => SmallerBreath::lessAir($look, self::FLAGGED_BREATHS, self::FLAGGED_VENTILATION),
             ),
             new FlagRule('FULL-UNCOUNTED', 'Full breaths without a count', 'effort', [
