@@ -69,7 +69,8 @@ final class Practice extends Row
     public function record(): PracticeRecord
     {
         return PracticeRecord::of(
-            $this->lineage, $this->started_at, $this->breaths_done, $this->breaths_prescribed, $this->seconds_done, $this->seconds_prescribed,
+            $this->lineage, $this->started_at, $this->breaths_done, $this->breaths_prescribed, $this->seconds_done,
+            $this->seconds_prescribed,
             $this->stop_class, $this->anchor,
         );
     }

@@ -104,7 +104,11 @@ final class BenchToolsController
 
         return response()->json([
             'changes' => array_map(
-                fn (ItemChange $change) => ['kind' => $change->kind, 'name' => $change->name, 'lines' => array_map(fn (ChangedPart $part) => $part->write(), $change->lines)], $changes,
+                fn (ItemChange $change) => [
+                    'kind' => $change->kind, 'name' => $change->name,
+                    'lines' => array_map(fn (ChangedPart $part) => $part->write(), $change->lines),
+                ],
+                $changes,
             ),
             'patient_note' => PatientChanges::inWords($changes),
         ]);

@@ -40,6 +40,10 @@ enum ItemPart: string
     /** Whether a patient is told that it changes: what is practised, how much of it, where and when. */
     public function isTold(): bool
     {
-        return in_array($this, [self::Ratio, self::Length, self::Position, self::PracticesADay, self::When, self::Props, self::Steps, self::ShortVersion], true);
+        return in_array(
+            $this,
+            [self::Ratio, self::Length, self::Position, self::PracticesADay, self::When, self::Props, self::Steps, self::ShortVersion],
+            true,
+        );
     }
 }
