@@ -44,6 +44,7 @@ Route::middleware('auth:practitioner')->group(function () {
     Route::get('/', CaseloadController::class);
     Route::get('/clinic', [ClinicController::class, 'show']);
     Route::put('/clinic/settings', [ClinicController::class, 'settings'])->middleware('can:lead');
+    Route::put('/clinic/reliabilities', [ClinicController::class, 'reliabilities'])->middleware('can:lead');
     Route::put('/clinic/thresholds', [ClinicController::class, 'thresholds'])->middleware('can:lead');
     Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
     Route::get('/voice', [VoiceController::class, 'show']);

@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use InvalidArgumentException;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Questionnaire;
+use IvoryPace\Assessment\ReliableChange;
 use IvoryPace\Assessment\ScreeningQuestions;
 use IvoryPace\Health\RedFlag;
 
@@ -96,7 +97,9 @@ final class AskedForms
                 'most' => $questionnaire->highest(), 'source' => $questionnaire->source,
                 'last' => $last === null ? null : self::score($last, $questionnaire, $patient),
                 'first' => $first === null ? null : self::score($first, $questionnaire, $patient),
-                'change' => $last === null || $first === null ? null : self::change($questionnaire, $first, $last),
+                'change' => $last === null || $first === null
+                    ? null
+                    : self::change($questionnaire, $first, $last, $patient->clinic->reliabilities()->of($questionnaire)),
                 'open' => $open === null ? null : ['id' => $open->id, 'answered' => $open->answered, 'on' => $open->answered_on],
             ];
         }, Questionnaire::all());
@@ -114,7 +117,7 @@ final class AskedForms
     }
 
     /** "12 points fewer: recovered (reliable)". */
-    private static function change(Questionnaire $questionnaire, AskedForm $first, AskedForm $last): ?string
+    private static function change(Questionnaire $questionnaire, AskedForm $first, AskedForm $last, ?ReliableChange $own): ?string
     {
         if ($first->score === null || $last->score === null) {
             return null;
@@ -124,7 +127,7 @@ final class AskedForms
             ? 'no points changed'
             : abs($points).' '.(abs($points) === 1 ? 'point' : 'points').($points < 0 ? ' fewer' : ' more');
 
-        return $text.match ($questionnaire->change($first->score, $last->score)) {
+        return $text.match ($questionnaire->change($first->score, $last->score, $own)) {
             ChangeClass::Recovered => ': recovered, reliably',
             ChangeClass::Improved => ': improved, reliably',
             ChangeClass::Worse => ': worse, reliably',

@@ -185,7 +185,10 @@ final class ProposalOf
             $forms = $done->get($questionnaire->key, new Collection);
             $then = $forms->first()?->score;
             $now = $forms->last()?->score;
-            if ($forms->count() > 1 && $then !== null && $now !== null && $questionnaire->change($then, $now) === ChangeClass::Worse) {
+            $own = $this->file->patient->clinic->reliabilities()->of($questionnaire);
+            if (
+                $forms->count() > 1 && $then !== null && $now !== null && $questionnaire->change($then, $now, $own) === ChangeClass::Worse
+            ) {
                 return Worsening::questionnaire($questionnaire->name, $then, $now);
             }
         }

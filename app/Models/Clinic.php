@@ -7,6 +7,7 @@ namespace App\Models;
 use Database\Factories\ClinicFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Assessment\Reliabilities;
 use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
 
@@ -17,6 +18,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string $emergency_wording
  * @property string|null $crisis_number whom to call with thoughts of suicide; nobody is screened before it is entered
  * @property array<string, mixed>|null $thresholds as typed
+ * @property array<string, mixed>|null $reliabilities of questionnaires
  * @property School $school with which a new programme begins
  */
 final class Clinic extends Row
@@ -38,9 +40,15 @@ final class Clinic extends Row
         return Thresholds::read($this->thresholds ?? [])[0] ?? new Thresholds;
     }
 
+    /** What a change in a questionnaire is judged by here, where nothing is shipped. */
+    public function reliabilities(): Reliabilities
+    {
+        return Reliabilities::read($this->reliabilities ?? [])[0];
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['thresholds' => 'array', 'school' => School::class];
+        return ['thresholds' => 'array', 'reliabilities' => 'array', 'school' => School::class];
     }
 }

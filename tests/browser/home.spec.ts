@@ -131,7 +131,7 @@ test('the weekly check is a minute of taps; too few are asked for again', async 
         await mine.waitForTimeout(400);
     }
     await expect(mine.getByText('6 taps')).toBeVisible();
-    const taken = sent(mine, 'check');
+    const taken = sent(mine, 'home-check');
     await mine.clock.runFor(61_000);
     await expect(mine.getByText(/^Thank you\. About \d+ breaths a minute\./)).toBeVisible();
     expect(await taken).toBe('stored');

@@ -19,7 +19,7 @@ final class HomeCheckKind implements Kind
 
     public static function name(): string
     {
-        return 'check';
+        return 'home-check';
     }
 
     public function isRewritten(): bool

@@ -21,16 +21,19 @@ final class Kinds
         PracticeKind::class, DiaryKind::class, FormKind::class, PutOffKind::class, HomeCheckKind::class, SecondLookKind::class,
     ];
 
+    /** Names under which something may still wait on a device. */
+    private const EARLIER = ['check' => 'home-check'];
+
     /** @return list<string> */
     public static function names(): array
     {
-        return array_map(fn (string $class) => $class::name(), self::ALL);
+        return [...array_map(fn (string $class) => $class::name(), self::ALL), ...array_keys(self::EARLIER)];
     }
 
     public static function named(string $name): Kind
     {
         foreach (self::ALL as $class) {
-            if ($class::name() === $name) {
+            if ($class::name() === (self::EARLIER[$name] ?? $name)) {
                 return app($class);
             }
         }

@@ -101,7 +101,7 @@ final class CaseloadLines
             foreach (OnFile::many($patients, $now) as $id => $file) {
                 $made = CaseloadLineOf::on($file);
                 $rows[] = [
-                    'patient_id' => $id, 'computed_at' => $changes[$id] ?? 0, 'form' => self::FORM,
+                    'patient_id' => $id, 'made_of' => $changes[$id] ?? 0, 'form' => self::FORM,
                     'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
                     'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'),
                     'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)),
@@ -109,7 +109,7 @@ final class CaseloadLines
                 ];
             }
             DB::table('caseload_lines')->upsert(
-                $rows, 'patient_id', ['computed_at', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures'],
+                $rows, 'patient_id', ['made_of', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures'],
             );
         }
     }
@@ -121,7 +121,7 @@ final class CaseloadLines
             ->where('patients.clinic_id', $clinic)
             ->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')->orderBy('patients.id')
             ->limit(self::MOST_PATIENTS)
-            ->get(['caseload_lines.patient_id', 'changes', 'computed_at', 'form', 'holds_until', $column]);
+            ->get(['caseload_lines.patient_id', 'changes', 'made_of', 'form', 'holds_until', $column]);
     }
 
     private static function holds(stdClass $row, CarbonImmutable $now): bool
@@ -138,6 +138,6 @@ final class CaseloadLines
 
     private static function isOfWhatIsWritten(stdClass $row): bool
     {
-        return $row->computed_at !== null && $row->form === self::FORM && $row->computed_at === $row->changes;
+        return $row->made_of !== null && $row->form === self::FORM && $row->made_of === $row->changes;
     }
 }

@@ -56,7 +56,9 @@ final class OutcomeFigures
             $then = $forms->first()?->score;
             $now = $forms->last()?->score;
             if ($forms->count() > 1 && $then !== null && $now !== null) {
-                $classes[$questionnaire->key] = $questionnaire->change($then, $now)->value;
+                $classes[$questionnaire->key] = $questionnaire->change(
+                    $then, $now, $file->patient->clinic->reliabilities()->of($questionnaire),
+                )->value;
             }
         }
 

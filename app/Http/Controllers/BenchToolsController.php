@@ -46,7 +46,7 @@ final class BenchToolsController
         return response()->json(['count_s' => round($tapped->seconds, 2), 'spread' => $tapped->spread, 'taps' => $tapped->taps]);
     }
 
-    /** To limits, to a rate or to minutes: whatever is typed. */
+    /** To limits, to a rate at once or over weeks, or to minutes: whatever is typed. */
     public function fit(Request $request, Patient $patient): JsonResponse
     {
         $item = $this->item($request);
@@ -56,7 +56,14 @@ final class BenchToolsController
             $rate = $number('rate', 'breaths a minute');
             $minutes = $number('minutes', 'minutes');
 
+            $weeks = $number('weeks', 'weeks');
+
             return match (true) {
+                $weeks !== null => FittingChanges::overWeeks(
+                    $item->prescription,
+                    $number('from', 'breaths a minute now') ?? throw InvalidValue::because('Say how fast the breath is now.'),
+                    $rate ?? throw InvalidValue::because('Say how slow it is to become.'), (int) round($weeks),
+                ),
                 $rate !== null => FittingChanges::toRate($item->prescription, $rate),
                 $minutes !== null => FittingChanges::toMinutes($item->prescription, $minutes),
                 default => FittingChanges::toLimits(

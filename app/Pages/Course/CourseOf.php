@@ -83,13 +83,13 @@ final readonly class CourseOf
         return $this->reading === null ? null : (new Details($this->reading))->parts();
     }
 
-    /** @return array{on: string, outcome: string, note: string|null, number: int}|null null while it is running */
+    /** @return array{on: string, outcome: string, note: string|null, programme: int}|null null while it is running */
     private static function ended(Programme $programme): ?array
     {
         return $programme->closed_on === null ? null
             : [
                 'on' => $programme->closed_on->format('j M Y'), 'outcome' => $programme->outcome?->label() ?? 'closed',
-                'note' => $programme->outcome_note, 'number' => $programme->id,
+                'note' => $programme->outcome_note, 'programme' => $programme->id,
             ];
     }
 

@@ -108,11 +108,21 @@ final readonly class Questionnaire
         return $label;
     }
 
-    /** What a change from one score to another says; lower is better. */
-    public function change(float $before, float $after): ChangeClass
+    /** Whether nothing is known of what a change says, unless a clinic enters the spread and the reliability it goes by. */
+    public function needsReliability(): bool
+    {
+        return $this->reliableChange === null;
+    }
+
+    /**
+     * What a change from one score to another says; lower is better.
+     *
+     * @param  ReliableChange|null  $ofClinic  what a clinic goes by where no reliable change is shipped
+     */
+    public function change(float $before, float $after, ?ReliableChange $ofClinic = null): ChangeClass
     {
         if ($this->reliableChange === null) {
-            return ChangeClass::NotClaimed;
+            return $ofClinic?->classify($before, $after) ?? ChangeClass::NotClaimed;
         }
         $difference = $after - $before;
 

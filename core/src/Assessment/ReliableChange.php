@@ -8,7 +8,7 @@ use IvoryPace\InvalidValue;
 
 /**
  * Reliable change and clinical significance: RC = (x2 − x1) / Sdiff, Sdiff = √2 · SE, SE = s1 √(1 − rxx), reliable when
- * |RC| > 1.96; cut-off c = (s0 M1 + s1 M0) / (s0 + s1). Source: Jacobson & Truax, J Consult Clin Psychol 1991;59:12–19.
+ * |RC| > 1.96. Source: Jacobson & Truax, J Consult Clin Psychol 1991;59:12–19.
  */
 final readonly class ReliableChange
 {
@@ -34,12 +34,6 @@ final readonly class ReliableChange
         if (! ($reliability >= 0 && $reliability < 1)) {
             throw InvalidValue::because("A reliability of $reliability is outside 0 to under 1.");
         }
-    }
-
-    /** The point half-way between patients and others, weighted by their spreads. */
-    public static function cutOffBetween(float $patientsMean, float $patientsSd, float $othersMean, float $othersSd): float
-    {
-        return ($othersSd * $patientsMean + $patientsSd * $othersMean) / ($othersSd + $patientsSd);
     }
 
     public function standardError(): float

@@ -14,9 +14,4 @@ final readonly class Score
     public function __construct(public ?float $value, public int $missing, public string $band)
     {
     }
-
-    public function isScaled(): bool
-    {
-        return $this->value !== null && $this->missing > 0;
-    }
 }

@@ -201,31 +201,6 @@ final class Fitting
     }
 
     /**
-     * Rates from the resting rate to a goal, each step the same share slower; the last lands on the goal.
-     *
-     * @param  float  $share  how much slower each step is, 0.01–0.5
-     * @return list<float> breaths per minute, from the resting rate to the goal
-     *
-     * @throws InvalidValue
-     */
-    public static function stepsTowards(float $restingRate, float $goal, float $share = 0.1): array
-    {
-        if (! ($goal > 0) || ! ($restingRate >= $goal) || ! is_finite($restingRate)) {
-            throw InvalidValue::because('The goal must be a rate above 0 and no faster than the resting rate.');
-        }
-        if (! ($share >= 0.01 && $share <= 0.5)) {
-            throw InvalidValue::because('A step must be between 1 % and 50 %.');
-        }
-        $steps = [];
-        for ($rate = $restingRate; $rate > $goal + 1e-9; $rate *= 1 - $share) {
-            $steps[] = $rate;
-        }
-        $steps[] = $goal;
-
-        return $steps;
-    }
-
-    /**
      * @param  list<float>  $wanted
      * @return iterable<array{int, int, int, int}>
      */

@@ -62,12 +62,6 @@ final readonly class PatientClock
         return $this->startsAt($day->next());
     }
 
-    /** Length of the day in hours: 24, or 23 or 25 when the clocks change. */
-    public function hoursIn(PatientDay $day): float
-    {
-        return ($this->endsAt($day)->getTimestamp() - $this->startsAt($day)->getTimestamp()) / 3600;
-    }
-
     /** A time of day on a patient-day. Times before the day start fall on the next calendar day. */
     public function timeOn(PatientDay $day, ClockTime $time): DateTimeImmutable
     {

@@ -7,8 +7,10 @@ namespace IvoryPace\Exercise;
 use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\ComfortableLimits;
 use IvoryPace\Breath\CountLength;
+use IvoryPace\Breath\Counts;
 use IvoryPace\Breath\Fit;
 use IvoryPace\Breath\Fitting;
+use IvoryPace\Breath\RateFit;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
 
@@ -94,8 +96,57 @@ final class FittingChanges
         return [
             $fit->reason ?? "{$pattern->toDisplayString()} has ".Numbers::print($rate).' breaths a minute at '.Numbers::print($count)
                 .' s a count.',
-            [new Change(Numbers::print($count).' s a count', ['count_length' => $count])],
+            [new Change(Numbers::print($count).' s a count', ['count_length' => $count]), ...self::inWholeSeconds($pattern, $rate)],
         ];
+    }
+
+    /**
+     * A rate reached week by week, each week slower by the same share, with the count length of this pattern at each.
+     *
+     * @param  float  $from  breaths per minute now
+     * @param  float  $goal  breaths per minute, no faster
+     * @param  int  $weeks  1–52
+     * @return array{string, list<Change>} the first step is offered; the later ones are said
+     *
+     * @throws InvalidValue
+     */
+    public static function overWeeks(Prescription $prescription, float $from, float $goal, int $weeks): array
+    {
+        $pattern = $prescription->pattern ?? throw InvalidValue::because("{$prescription->name()} has no ratio to fit.");
+        $rates = array_slice(Fitting::stepsOverWeeks($from, $goal, $weeks), 1);
+        $fits = array_map(fn (float $rate) => Fitting::toPlayableRate($pattern, $rate), $rates);
+        $steps = array_map(
+            fn (RateFit $fit, int $week) => 'week '.($week + 1).': '.Numbers::print($fit->rate, 1).' at '.Numbers::print($fit->countSeconds)
+                .' s',
+            $fits, array_keys($fits),
+        );
+        $first = round($fits[0]->countSeconds, 3);
+
+        return [
+            'From '.Numbers::print($from).' to '.Numbers::print($goal)." breaths a minute with {$pattern->toDisplayString()}: "
+                .implode(', ', $steps).' a count.',
+            [new Change('week 1: '.Numbers::print($first).' s a count', ['count_length' => $first])],
+        ];
+    }
+
+    /** @return list<Change> the same lengths in whole counts of a second, as they are counted without a player */
+    private static function inWholeSeconds(BreathPattern $pattern, float $rate): array
+    {
+        if (! $pattern->topUp->isZero() || $pattern->softHold > 0 || $pattern->softRest > 0) {
+            return [];
+        }
+        $count = Fitting::toRate($pattern, $rate);
+        $seconds = array_map(
+            fn (Counts $counts) => $counts->toFloat() * $count, [$pattern->inhale, $pattern->hold, $pattern->exhale, $pattern->rest],
+        );
+        try {
+            $whole = Fitting::nearestWholeCounts(...[...$seconds, CountLength::standard()]);
+        } catch (InvalidValue) {
+            return []; // Too short a breath for whole seconds.
+        }
+        $label = "{$whole->toString()} in whole seconds, ".Numbers::print(60 / $whole->totalCounts(), 1).' a minute';
+
+        return [new Change($label, ['ratio' => $whole->toString(), 'count_length' => CountLength::standard()->seconds])];
     }
 
     /**

@@ -94,11 +94,6 @@ final readonly class VoiceClip
         return self::decibels(self::rms($this->samples));
     }
 
-    public function peak(): float
-    {
-        return self::decibels(self::loudest($this->samples));
-    }
-
     public function toWav(): string
     {
         return Wav::write($this->samples, $this->rate);

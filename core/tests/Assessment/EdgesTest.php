@@ -180,7 +180,6 @@ final class EdgesTest extends TestCase
         ]);
         $up = new ReliableChange(7.5, 0.8, true, 10.0);
         self::assertSame([ChangeClass::Improved, ChangeClass::Recovered, ChangeClass::Worse], [$up->classify(0, 10), $up->classify(0, 10.1), $up->classify(20, 9)]);
-        self::assertEqualsWithDelta((5 * 20 + 10 * 8) / 15, ReliableChange::cutOffBetween(20, 10, 8, 5), 1e-9);
         self::assertSame(0.0, (new ReliableChange(1, 0))->reliability);
         $this->assertRefused(fn () => new ReliableChange(0, 0.5), 'not more than 0');
         $this->assertRefused(fn () => new ReliableChange(1, 1), 'outside 0 to under 1');

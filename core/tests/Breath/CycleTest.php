@@ -155,15 +155,6 @@ final class CycleTest extends TestCase
         self::assertEqualsWithDelta(6, Cycle::of($pattern, CountLength::seconds($count))->rate(), 1e-9);
     }
 
-    public function test_steps_towards_a_rate_land_on_the_goal(): void
-    {
-        $steps = Fitting::stepsTowards(18, 6, 0.1);
-
-        self::assertEqualsWithDelta([18, 16.2, 14.58, 13.122], array_slice($steps, 0, 4), 1e-9);
-        self::assertSame(6.0, end($steps));
-        self::assertSame([6.0], Fitting::stepsTowards(6, 6));
-    }
-
     public function test_nearest_whole_counts_are_the_best_of_all_that_have_the_sum(): void
     {
         mt_srand(7);

@@ -200,7 +200,7 @@ final class AdherenceBruteForceTest extends TestCase
             );
         }
         $records = array_map(fn (array $practice) => new PracticeRecord(
-            'mine', $this->instant($practice['at']), $practice['done'], 12, $practice['short'], $practice['stopped'], $practice['anchor'] === null ? null : Anchor::cases()[$practice['anchor']],
+            'mine', $this->instant($practice['at']), $practice['short'] ? 12 : $practice['done'], 12, $practice['stopped'], $practice['anchor'] === null ? null : Anchor::cases()[$practice['anchor']],
         ), $case['practices']);
         $pauses = array_map(fn (array $pause) => new Pause(
             $pause['mine'] ? (mt_rand(0, 1) === 0 ? ['mine', 'another'] : null) : ['other'], $this->instant($pause['from']),

@@ -9,6 +9,7 @@ use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Calendar\Weekday;
 use IvoryPace\Practice\NotToday;
 use IvoryPace\Practice\Pause;
+use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Practice\PutOff;
 use IvoryPace\Practice\Stroke;
 use PHPUnit\Framework\TestCase;

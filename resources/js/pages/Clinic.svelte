@@ -3,9 +3,10 @@
     import Room from '../components/Room.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
     import Settings from '../components/clinic/Settings.svelte';
+    import Reliabilities from '../components/clinic/Reliabilities.svelte';
     import Thresholds from '../components/clinic/Thresholds.svelte';
     import Trail from '../components/Trail.svelte';
-    import type { OutcomesShown } from '../types/clinic';
+    import type { OutcomesShown, ReliabilityLine } from '../types/clinic';
     import type { Choice, TrailLine } from '../types/pages';
 
     interface Props {
@@ -20,13 +21,15 @@
         outcomes: OutcomesShown;
         people: { id: number; name: string; profession: string; role: string; role_label: string }[];
         roles: Choice[];
+        reliabilities: ReliabilityLine[];
         thresholds: { name: string; label: string; value: number; shipped: number }[];
         agreement: { decisions: number; share: number | null };
         is_lead: boolean;
         trail: TrailLine[] | null;
     }
 
-    let { clinic, schools, outcomes, people, roles, thresholds, agreement, is_lead, trail }: Props = $props();
+    let { clinic, schools, outcomes, people, roles, thresholds, reliabilities, agreement, is_lead, trail }: Props =
+        $props();
     let trouble = $state('');
 
     function give(id: number, role: string): void {
@@ -94,6 +97,12 @@
                 The rules are asked from top to bottom. A proposal is never applied by itself.
             </p>
             <Thresholds lines={thresholds} canChange={is_lead} />
+            <h2 class="mt-5 mb-1 text-[1.15rem]">When a change in a questionnaire counts</h2>
+            <p class="mb-1 text-[0.925rem] text-muted">
+                For these no reliable change is published that everyone could go by. Enter the spread and the
+                reliability that you go by; without them a change is shown in points, and nothing is claimed.
+            </p>
+            <Reliabilities lines={reliabilities} canChange={is_lead} />
             <p class="mt-3 text-[0.925rem]">
                 {#if agreement.share === null}
                     <span class="text-muted">

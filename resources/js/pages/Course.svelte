@@ -48,7 +48,7 @@
     });
 
     /** Leads to what belongs to a closed programme. */
-    const query = $derived(ended ? `?programme=${ended.number}` : '');
+    const query = $derived(ended ? `?programme=${ended.programme}` : '');
 </script>
 
 <Room title="Course of {patient.name}">
@@ -229,7 +229,7 @@
         {#if periods}
             <section class="mt-5 border-t border-ink pt-3">
                 <h2 class="mb-1 text-[1.05rem]">Two periods side by side</h2>
-                <Periods {periods} {span} patientId={patient.id} programme={ended?.number} />
+                <Periods {periods} {span} patientId={patient.id} programme={ended?.programme} />
             </section>
         {/if}
         <DayTable {programme} />

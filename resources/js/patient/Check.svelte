@@ -54,7 +54,7 @@
             return;
         }
         const uuid = outbox.newId();
-        void outbox.enqueue('check', uuid, { uuid, taken_at: takenAt, taps: $state.snapshot(taps) });
+        void outbox.enqueue('home-check', uuid, { uuid, taken_at: takenAt, taps: $state.snapshot(taps) });
         shown = 'done';
     }
 </script>

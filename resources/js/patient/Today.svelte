@@ -76,7 +76,7 @@
             .map(({ form, here }) => ({ ...form, answered: here ? Object.keys(here.answers).length : form.answered })),
     );
     const checkDue = $derived(
-        today.check_due && !waiting.some((each) => each.kind === 'check' && each.refused === null),
+        today.check_due && !waiting.some((each) => each.kind === 'home-check' && each.refused === null),
     );
 
     /** Another practice is next: its own question is not asked yet. The same one, fetched anew, keeps what is open. */

@@ -27,3 +27,10 @@ export interface OutcomesShown {
     techniques: OutcomeLine[];
     anchors: OutcomeLine[];
 }
+
+export interface ReliabilityLine {
+    key: string;
+    name: string;
+    sd: number | null;
+    reliability: number | null;
+}

@@ -113,7 +113,7 @@ export interface CourseProps {
     /** It keeps up what an earlier programme reached. */
     maintenance: boolean;
     /** It is closed. */
-    ended: { on: string; outcome: string; note: string | null; number: number } | null;
+    ended: { on: string; outcome: string; note: string | null; programme: number } | null;
     span: string;
     spans: Choice[];
     programme: CourseProgramme | null;

@@ -80,9 +80,9 @@ final class CaseloadTest extends TestCase
         $this->queries();
         self::assertSame(1, $this->queries());
 
-        DB::table('caseload_lines')->update(['computed_at' => null]);
+        DB::table('caseload_lines')->update(['made_of' => null]);
         $all = $this->queries();
-        DB::table('caseload_lines')->whereIn('patient_id', DB::table('patients')->limit(3)->pluck('id'))->update(['computed_at' => null]);
+        DB::table('caseload_lines')->whereIn('patient_id', DB::table('patients')->limit(3)->pluck('id'))->update(['made_of' => null]);
         self::assertSame($all, $this->queries(), 'computing three takes as many queries as computing twelve');
     }
 
@@ -102,7 +102,7 @@ final class CaseloadTest extends TestCase
     public function test_what_is_written_while_a_line_is_computed_makes_it_run_out_at_once(): void
     {
         $this->queries();
-        DB::table('caseload_lines')->update(['changes' => 7, 'computed_at' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
+        DB::table('caseload_lines')->update(['changes' => 7, 'made_of' => 6, 'line' => Crypt::encryptString('{"stale":true}'), 'holds_until' => '2030-01-01 00:00:00', 'urgency' => 0]);
 
         self::assertArrayHasKey('name', CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now())[0]);
     }

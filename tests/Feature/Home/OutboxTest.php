@@ -84,7 +84,7 @@ final class OutboxTest extends TestCase
     {
         $this->outbox('practice', $this->practiceLog($this->version, ['started_at' => '2026-11-20T08:57:00Z', 'ended_at' => '2026-11-20T09:00:00Z', 'sent_at' => '2026-11-20T09:00:00Z']))->assertStored();
         self::assertSame('2026-11-20 06:57:00', Practice::query()->sole()->started_at->format('Y-m-d H:i:s'));
-        $this->outbox('check', ['uuid' => (string) Str::uuid(), 'taken_at' => '2026-11-20T09:00:00Z', 'taps' => [0, 4000, 8000, 12000], 'sent_at' => '2026-11-20T09:00:00Z'])->assertStored();
+        $this->outbox('home-check', ['uuid' => (string) Str::uuid(), 'taken_at' => '2026-11-20T09:00:00Z', 'taps' => [0, 4000, 8000, 12000], 'sent_at' => '2026-11-20T09:00:00Z'])->assertStored();
         self::assertSame('2026-11-20 07:00:00', HomeCheck::query()->sole()->taken_at->format('Y-m-d H:i:s'));
     }
 
@@ -131,7 +131,7 @@ final class OutboxTest extends TestCase
         self::assertFalse($this->todayOnDevice()['check_due']);
         $this->travelTo('2026-11-27 07:00:00');
         self::assertTrue($this->todayOnDevice()['check_due']);
-        $this->outbox('check', ['uuid' => (string) Str::uuid(), 'taken_at' => '2026-11-27T06:59:00Z', 'taps' => [0, 4000]])->assertRefused(['taps' => 'Too few taps to tell a rate. Try the minute once more.']);
+        $this->outbox('home-check', ['uuid' => (string) Str::uuid(), 'taken_at' => '2026-11-27T06:59:00Z', 'taps' => [0, 4000]])->assertRefused(['taps' => 'Too few taps to tell a rate. Try the minute once more.']);
         self::assertSame(0, DB::table('measurements')->count());
         self::assertEquals(15.0, $this->course()['home_checks'][0]['rate']);
     }

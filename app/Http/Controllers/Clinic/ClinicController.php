@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Clinic;
 
 use App\Actions\Clinic\GiveRole;
+use App\Actions\Clinic\KeepReliabilities;
 use App\Actions\Clinic\KeepThresholds;
 use App\Http\Requests\ClinicSettingsRequest;
 use App\Models\Practitioner;
@@ -43,6 +44,7 @@ final class ClinicController
                 ]),
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
+            'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
             'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
             'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
             'is_lead' => $isLead,
@@ -56,6 +58,13 @@ final class ClinicController
         $lead->clinic->update($request->settings());
 
         return back(fallback: '/clinic')->with('flash', 'Kept. Patients read the new wording from now on.');
+    }
+
+    public function reliabilities(Request $request, #[CurrentUser] Practitioner $lead, KeepReliabilities $keep): RedirectResponse
+    {
+        $keep($lead->clinic, $request->array('reliabilities'));
+
+        return back(fallback: '/clinic')->with('flash', 'Kept. Changes in these questionnaires are judged by it from now on.');
     }
 
     public function thresholds(Request $request, #[CurrentUser] Practitioner $lead, KeepThresholds $keep): RedirectResponse

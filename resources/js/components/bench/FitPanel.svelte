@@ -26,6 +26,9 @@
             exhale: known('exhale'),
             rate: known('resting-rate'),
             minutes: '',
+            from: known('resting-rate'),
+            goal: '6',
+            weeks: '',
         })),
     );
     let fit = $state.raw<Fit | null>(null);
@@ -46,14 +49,15 @@
         }
     }
 
-    async function find(which: 'limits' | 'rate' | 'minutes'): Promise<void> {
+    async function find(which: 'limits' | 'rate' | 'weeks' | 'minutes'): Promise<void> {
         const typed = $state.snapshot(to);
-        fit = await ask<Fit>('fit', {
-            to:
-                which === 'limits'
-                    ? { inhale: typed.inhale, hold: typed.hold, exhale: typed.exhale }
-                    : { [which]: typed[which] },
-        });
+        const wanted = {
+            limits: { inhale: typed.inhale, hold: typed.hold, exhale: typed.exhale },
+            rate: { rate: typed.rate },
+            weeks: { from: typed.from, rate: typed.goal, weeks: typed.weeks },
+            minutes: { minutes: typed.minutes },
+        };
+        fit = await ask<Fit>('fit', { to: wanted[which] });
     }
 
     async function tap(): Promise<void> {
@@ -86,6 +90,15 @@
         breaths a minute <button type="button" class="linklike" onclick={() => find('rate')}>fit to the rate</button>,
         or to <input class="slot small" aria-label="Minutes to fit to" inputmode="decimal" bind:value={to.minutes} />
         min <button type="button" class="linklike" onclick={() => find('minutes')}>fit to the time</button>
+    </p>
+    <p>
+        From
+        <input class="slot small" aria-label="Breaths a minute now" inputmode="decimal" bind:value={to.from} />
+        to
+        <input class="slot small" aria-label="Breaths a minute in the end" inputmode="decimal" bind:value={to.goal} />
+        breaths a minute in
+        <input class="slot small" aria-label="Weeks to get there" inputmode="numeric" bind:value={to.weeks} /> weeks
+        <button type="button" class="linklike" onclick={() => find('weeks')}>step by step</button>
     </p>
     <p>
         <button

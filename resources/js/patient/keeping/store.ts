@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** What a device sends, perhaps much later. */
-export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'check' | 'second-look';
+export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'home-check' | 'second-look';
 
 export interface Waiting {
     id: string;
@@ -59,10 +59,15 @@ async function inStore<T>(act: (store: IDBPDatabase<Tables>) => Promise<T>, othe
     }
 }
 
+/** What was put in before a kind had its present name. */
+function asNow(item: Omit<Waiting, 'kind'> & { kind: string }): Waiting {
+    return { ...item, kind: (item.kind === 'check' ? 'home-check' : item.kind) as Kind };
+}
+
 export const store = {
     waiting: (): Promise<Waiting[]> =>
         inStore(
-            (db) => db.getAll('waiting'),
+            async (db) => (await db.getAll('waiting')).map(asNow),
             () => [...memory.waiting.values()],
         ),
     putWaiting: (items: Waiting[]): Promise<unknown> =>
