@@ -29,7 +29,7 @@ final class LadderView
         return array_map(fn (Rung $rung) => [
             'change' => $rung->change(),
             'axis' => $rung->axis?->label(),
-            'set' => (object) $rung->set,
+            'set' => (object) FieldsShown::of($rung->set),
             'days' => $rung->days,
             'cycle_s' => $rung->cycleSeconds(),
             'rate' => $rung->rate(),

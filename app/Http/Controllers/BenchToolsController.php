@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
 use App\Language\PatientChanges;
@@ -52,18 +53,19 @@ final class BenchToolsController
         $item = $this->item($request);
         $typed = new Fields($request->array('to'));
         $number = fn (string $name, string $of) => $typed->text($name) === '' ? null : $typed->number($name, $of);
-        [$text, $changes] = $this->attempt('fit', function () use ($item, $number) {
+        [$text, $changes] = $this->attempt('fit', function () use ($item, $number, $typed, $request) {
+
+            if ($request->has('to.weeks')) {
+                return FittingChanges::overWeeks(
+                    $item->prescription, $typed->number('from', 'breaths a minute now'),
+                    $typed->number('rate', 'breaths a minute in the end'),
+                    $typed->whole('weeks', 1, 52, 'weeks'),
+                );
+            }
             $rate = $number('rate', 'breaths a minute');
             $minutes = $number('minutes', 'minutes');
 
-            $weeks = $number('weeks', 'weeks');
-
             return match (true) {
-                $weeks !== null => FittingChanges::overWeeks(
-                    $item->prescription,
-                    $number('from', 'breaths a minute now') ?? throw InvalidValue::because('Say how fast the breath is now.'),
-                    $rate ?? throw InvalidValue::because('Say how slow it is to become.'), (int) round($weeks),
-                ),
                 $rate !== null => FittingChanges::toRate($item->prescription, $rate),
                 $minutes !== null => FittingChanges::toMinutes($item->prescription, $minutes),
                 default => FittingChanges::toLimits(
@@ -74,7 +76,12 @@ final class BenchToolsController
         });
 
         return response()->json(
-            ['text' => $text, 'changes' => array_map(fn (Change $change) => ['label' => $change->label, 'set' => $change->set], $changes)],
+            [
+                'text' => $text,
+                'changes' => array_map(
+                    fn (Change $change) => ['label' => $change->label, 'set' => (object) FieldsShown::of($change->set)], $changes,
+                ),
+            ],
         );
     }
 

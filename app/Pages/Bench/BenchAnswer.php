@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Bench;
 
+use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\LadderView;
 use IvoryPace\Exercise\Change;
@@ -51,7 +52,7 @@ final class BenchAnswer
 
         return [
             'id' => $id,
-            'fields' => ['id' => $id, ...$draft->fields],
+            'fields' => FieldsShown::of(['id' => $id, ...$draft->fields]),
             'errors' => (object) $draft->errors,
             'name' => $item?->name(),
             'summary' => $item?->summary(),
@@ -84,9 +85,9 @@ final class BenchAnswer
             'message' => $finding->message,
             'field' => $finding->field,
             'basis' => $finding->basis,
-            'cause' => $finding->cause->write(),
+            'cause' => ['numbers' => (object) $finding->cause->write()['numbers']] + $finding->cause->write(),
             'changes' => array_map(
-                fn (Change $change) => ['label' => $change->label, 'set' => (object) $change->set, 'add' => $change->add],
+                fn (Change $change) => ['label' => $change->label, 'set' => (object) FieldsShown::of($change->set), 'add' => $change->add],
                 $finding->changes,
             ),
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Bench;
 
+use App\Catalogue\FieldsShown;
 use App\Catalogue\FromCatalogue;
 use App\Catalogue\RoutineList;
 use App\Catalogue\Shelf;
@@ -123,9 +124,9 @@ final class BenchChoices
             'efforts' => array_map(fn (Effort $effort) => $effort->value, $technique->efforts),
             'right' => is_string($right) && $right !== '' ? [$right] : $words($technique->teaching->right),
             'mistakes' => $words($technique->teaching->mistakes),
-            'defaults' => [...DraftReader::defaults($technique), ...array_intersect_key($fields, array_flip([
+            'defaults' => FieldsShown::of([...DraftReader::defaults($technique), ...array_intersect_key($fields, array_flip([
                 'ratio', 'count_length', 'breaths', 'position', 'route_out', 'own_name', 'own_right',
-            ]))],
+            ]))]),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Course;
 
+use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Models\FindingReason;
 use App\Models\Patient;
@@ -51,7 +52,7 @@ final class VersionSheet
             'lineage' => $row->lineage,
             'name' => $item->name(),
             'summary' => $item->summary(),
-            'fields' => $row->fields,
+            'fields' => FieldsShown::of($row->fields),
             'steps' => $item->routine === null ? [] : array_map(
                 fn (RoutineStep $step) => trim(
                     $step->label().' '.($step->prescription?->summary() ?? ($step->seconds > 0 ? "{$step->seconds} s" : '')),

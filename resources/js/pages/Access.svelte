@@ -4,26 +4,9 @@
     import PatientBar from '../components/PatientBar.svelte';
     import QrCode from '../components/QrCode.svelte';
     import Room from '../components/Room.svelte';
-    import type { PatientHead } from '../types/pages';
+    import type { AccessProps } from '../types/props';
 
-    interface Props {
-        patient: PatientHead;
-        public_address: string;
-        new_link: { address: string; code: string; days: number } | null;
-        open_link: { made_on: string; expires_on: string } | null;
-        consents: { kind: 'accepted' | 'withdrawn'; version: string; on: string; by: string | null }[];
-        kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
-        devices: {
-            id: number;
-            label: string;
-            since: string;
-            last_seen: string | null;
-            ready: boolean;
-            locked_out: boolean;
-        }[];
-    }
-
-    let { patient, public_address, new_link, open_link, consents, devices, kept_aside }: Props = $props();
+    let { patient, public_address, new_link, open_link, consents, devices, kept_aside }: AccessProps = $props();
 
     let working = $state(false);
     let copied = $state(false);

@@ -9,7 +9,8 @@
     import Findings from '../components/bench/Findings.svelte';
     import FitPanel from '../components/bench/FitPanel.svelte';
     import IssuePreview, { type Preview } from '../components/bench/IssuePreview.svelte';
-    import GoalPanel, { type GoalFields } from '../components/bench/GoalPanel.svelte';
+    import GoalPanel from '../components/bench/GoalPanel.svelte';
+    import type { GoalFields } from '../types/pages';
     import ItemList from '../components/bench/ItemList.svelte';
     import LadderPanel from '../components/bench/LadderPanel.svelte';
     import Led from '../components/bench/Led.svelte';
@@ -27,26 +28,8 @@
     import RoomPlayer from '../components/RoomPlayer.svelte';
     import { STILL_HERE, formToken, inWords, noConnection, Refusal, sendJson } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
-    import type { SessionHeadView } from '../types/session';
-    import type { BenchAnswer, BenchChoices, PatientHead, TechniqueChoice } from '../types/pages';
-
-    interface Props {
-        patient: PatientHead;
-        choices: BenchChoices;
-        version: { number: number; issued_on: string } | null;
-        draft: {
-            weeks: number;
-            starts_on: string;
-            review_on: string;
-            rated_symptom: string;
-            maintenance: boolean;
-            goal: GoalFields;
-        };
-        answer: BenchAnswer;
-        measured: Record<string, number>;
-        /** The session it is opened in. */
-        session: SessionHeadView | null;
-    }
+    import type { TechniqueChoice } from '../types/pages';
+    import type { BenchProps } from '../types/props';
 
     interface Rest {
         weeks: string;
@@ -63,7 +46,7 @@
         reasons: Reasons;
     }
 
-    let { patient, choices, version, draft, answer, measured, session }: Props = $props();
+    let { patient, choices, version, draft, answer, measured, session }: BenchProps = $props();
 
     const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
     let rest = $state<Rest>(

@@ -9,16 +9,10 @@
     import { parsed, sessionStore } from '../shared/deviceStore';
     import { isTyping } from '../lib/shortcuts';
     import { strokesOf } from '../shared/tally';
-    import type { Appointments, CaseloadLine } from '../types/pages';
+    import type { CaseloadLine } from '../types/pages';
+    import type { CaseloadProps } from '../types/props';
 
-    let {
-        lines,
-        appointments,
-        me,
-        urgent,
-        tally_days,
-    }: { lines: CaseloadLine[]; appointments: Appointments; me: number; urgent: string[]; tally_days: number } =
-        $props();
+    let { lines, appointments, me, urgent, tally_days }: CaseloadProps = $props();
 
     /** Kept for this tab, so that Back finds the caseload as it was. */
     const KEY = 'ivory-pace:caseload';

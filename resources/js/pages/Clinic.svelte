@@ -6,30 +6,20 @@
     import Reliabilities from '../components/clinic/Reliabilities.svelte';
     import Thresholds from '../components/clinic/Thresholds.svelte';
     import Trail from '../components/Trail.svelte';
-    import type { OutcomesShown, ReliabilityLine } from '../types/clinic';
-    import type { Choice, TrailLine } from '../types/pages';
+    import type { ClinicProps } from '../types/props';
 
-    interface Props {
-        clinic: {
-            name: string;
-            time_zone: string;
-            emergency_wording: string;
-            crisis_number: string | null;
-            school: string;
-        };
-        schools: Choice[];
-        outcomes: OutcomesShown;
-        people: { id: number; name: string; profession: string; role: string; role_label: string }[];
-        roles: Choice[];
-        reliabilities: ReliabilityLine[];
-        thresholds: { name: string; label: string; value: number; shipped: number }[];
-        agreement: { decisions: number; share: number | null };
-        is_lead: boolean;
-        trail: TrailLine[] | null;
-    }
-
-    let { clinic, schools, outcomes, people, roles, thresholds, reliabilities, agreement, is_lead, trail }: Props =
-        $props();
+    let {
+        clinic,
+        schools,
+        outcomes,
+        people,
+        roles,
+        thresholds,
+        reliabilities,
+        agreement,
+        is_lead,
+        trail,
+    }: ClinicProps = $props();
     let trouble = $state('');
 
     function give(id: number, role: string): void {

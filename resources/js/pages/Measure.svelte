@@ -2,10 +2,9 @@
     import MeasureDesk from '../components/measure/MeasureDesk.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Room from '../components/Room.svelte';
-    import type { DeskProps } from '../types/measure';
-    import type { PatientHead } from '../types/pages';
+    import type { MeasureProps } from '../types/props';
 
-    let { patient, desk }: { patient: PatientHead; desk: DeskProps } = $props();
+    let { patient, desk }: MeasureProps = $props();
 </script>
 
 <Room title="Measure {patient.name}">

@@ -5,8 +5,9 @@
     import Field from '../components/Field.svelte';
     import Room from '../components/Room.svelte';
     import { keeping } from '../lib/keeping';
+    import type { PatientNewProps } from '../types/props';
 
-    let { time_zones, time_zone }: { time_zones: string[]; time_zone: string } = $props();
+    let { time_zones, time_zone }: PatientNewProps = $props();
 
     const form = useForm(
         untrack(() => ({

@@ -9,29 +9,16 @@
     import { ON_THIS_PAGE, formToken, inWords, Refusal, sendJson } from '../shared/http';
     import { keeping } from '../lib/keeping';
     import type { RoutineFigures } from '../types/exercises';
-    import type { Choice, TechniqueChoice } from '../types/pages';
+    import type { RoutineEditProps, RoutineStepFields } from '../types/props';
 
-    interface Step {
-        kind: string;
-        technique?: string;
-        seconds?: number | string;
-        [field: string]: unknown;
-    }
-    interface Props {
-        key: string;
-        is_own: boolean;
-        fields: { name: string; steps: Step[] };
-        answer: RoutineFigures;
-        techniques: TechniqueChoice[];
-        kinds: Choice[];
-        limits: { steps: number; seconds: number };
-    }
-
-    let { key, is_own, fields, answer, techniques, kinds, limits }: Props = $props();
+    let { key, is_own, fields, answer, techniques, kinds, limits }: RoutineEditProps = $props();
 
     const kept = untrack(() => keeping(`routine:${key}`));
     let draft = $state(
-        untrack(() => ({ name: is_own ? fields.name : '', steps: $state.snapshot(fields.steps) as Step[] })),
+        untrack(() => ({
+            name: is_own ? fields.name : '',
+            steps: $state.snapshot(fields.steps) as RoutineStepFields[],
+        })),
     );
     let figures = $state.raw<RoutineFigures | null>(untrack(() => answer));
     let errors = $state.raw<Record<string, string>>({});
@@ -42,7 +29,7 @@
     let turn = 0;
 
     onMount(() => {
-        const typed = kept.read<{ name: string; steps: Step[] }>();
+        const typed = kept.read<{ name: string; steps: RoutineStepFields[] }>();
         if (typed) {
             draft = typed;
             changed();

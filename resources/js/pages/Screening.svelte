@@ -8,28 +8,9 @@
     import ScreeningQuestion from '../components/ScreeningQuestion.svelte';
     import { keeping } from '../lib/keeping';
     import { plural } from '../shared/format';
-    import type { PatientHead } from '../types/pages';
     import { formToken, inWords, sendJson } from '../shared/http';
-    import type {
-        FromHome,
-        LatestScreening,
-        PastScreening,
-        PausedExercise,
-        QuestionGroup,
-        RedFlagAnswer,
-    } from '../types/screening';
-
-    interface Props {
-        patient: PatientHead;
-        questions: QuestionGroup[];
-        latest: LatestScreening | null;
-        red_flags: RedFlagAnswer[];
-        history: PastScreening[];
-        from_home: FromHome | null;
-        has_device: boolean;
-        exercises: PausedExercise[];
-        crisis_number_missing: boolean;
-    }
+    import type { QuestionGroup } from '../types/screening';
+    import type { ScreeningProps } from '../types/props';
 
     let {
         patient,
@@ -41,7 +22,7 @@
         has_device,
         exercises,
         crisis_number_missing,
-    }: Props = $props();
+    }: ScreeningProps = $props();
 
     const empty = {
         answers: {} as Record<string, boolean>,

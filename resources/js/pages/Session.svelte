@@ -9,49 +9,44 @@
     import SessionBar from '../components/session/SessionBar.svelte';
     import TeachStep from '../components/session/TeachStep.svelte';
     import Room from '../components/Room.svelte';
-    import type { DeskProps } from '../types/measure';
-    import type { PatientHead } from '../types/pages';
-    import type {
-        BriefShown,
-        CatchUpShown,
-        DecideShown,
-        HandOverShown,
-        KeptContent,
-        NoteShown,
-        SessionHeadView,
-        TeachChoice,
-    } from '../types/session';
+    import type { SessionProps } from '../types/props';
+    import type { StepShown } from '../types/session';
 
-    let {
-        patient,
-        session,
-        kept,
-        shown,
-    }: { patient: PatientHead; session: SessionHeadView; kept: KeptContent; shown: unknown } = $props();
+    let { patient, session, kept, shown }: SessionProps = $props();
 </script>
 
 <Room title="Session with {patient.name}">
     <SessionBar {patient} {session} />
     {#key `${session.id}/${session.step}`}
-        {#if session.step === 'note'}<NoteStep {patient} {session} {kept} shown={shown as NoteShown} />
+        {#if session.step === 'note'}<NoteStep {patient} {session} {kept} shown={shown as StepShown['note']} />
         {:else if session.closed_on}<p class="pt-5">
                 The note of this session is signed, so its steps are closed. What was done stands in the note.
             </p>
-        {:else if session.step === 'brief'}<BriefStep {patient} shown={shown as BriefShown} />
-        {:else if session.step === 'catch-up'}<CatchUpStep {patient} {session} {kept} shown={shown as CatchUpShown} />
-        {:else if session.step === 'measure'}<MeasureStep {patient} {session} {kept} shown={shown as DeskProps} />
-        {:else if session.step === 'teach'}<TeachStep
+        {:else if session.step === 'brief'}<BriefStep {patient} shown={shown as StepShown['brief']} />
+        {:else if session.step === 'catch-up'}<CatchUpStep
                 {patient}
                 {session}
                 {kept}
-                shown={shown as { choices: TeachChoice[] }}
+                shown={shown as StepShown['catch-up']}
             />
-        {:else if session.step === 'decide'}<DecideStep {patient} {session} {kept} shown={shown as DecideShown} />
+        {:else if session.step === 'measure'}<MeasureStep
+                {patient}
+                {session}
+                {kept}
+                shown={shown as StepShown['measure']}
+            />
+        {:else if session.step === 'teach'}<TeachStep {patient} {session} {kept} shown={shown as StepShown['teach']} />
+        {:else if session.step === 'decide'}<DecideStep
+                {patient}
+                {session}
+                {kept}
+                shown={shown as StepShown['decide']}
+            />
         {:else if session.step === 'hand-over'}<HandOverStep
                 {patient}
                 {session}
                 {kept}
-                shown={shown as HandOverShown}
+                shown={shown as StepShown['hand-over']}
             />{/if}
     {/key}
     {#if !session.closed_on && session.step !== 'note'}<Onward {patient} {session} />{/if}

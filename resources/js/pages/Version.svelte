@@ -4,46 +4,9 @@
     import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
     import { WEEKDAYS } from '../shared/format';
-    import type { DraftFields, Figures, PatientHead } from '../types/pages';
-    import type { RidgeShape } from '../shared/timeline';
+    import type { VersionProps } from '../types/props';
 
-    interface Item {
-        lineage: string;
-        name: string;
-        summary: string;
-        steps: string[];
-        as_needed: string | null;
-        why: string;
-        short: string | null;
-        fields: DraftFields;
-        position: string;
-        props: string[];
-        route_in: string;
-        route_out: string;
-        effort: string;
-        figures: Figures;
-        ridge: RidgeShape;
-    }
-
-    interface Version {
-        number: number;
-        by: string;
-        issued_on: string;
-        in_force_from: string;
-        ends_on: string | null;
-        review_on: string;
-        rated_symptom: string;
-        reason: string | null;
-        school: string;
-        goal: { words: string; summary: string } | null;
-        patient_note: string | null;
-        items: Item[];
-        /** Leads to the version of a closed programme. */
-        query: string;
-        finding_reasons: { rule: string; message: string; reason: string; by: string; on: string }[];
-    }
-
-    let { patient, version }: { patient: PatientHead; version: Version } = $props();
+    let { patient, version }: VersionProps = $props();
 
     const days = (numbers: number[]): string =>
         numbers.length === 7 ? 'every day' : numbers.map((n) => WEEKDAYS[n - 1]?.slice(0, 3)).join(', ');
@@ -53,7 +16,7 @@
         item.props.length > 0 ? `${item.position}, with ${item.props.join(', ')}` : item.position;
 </script>
 
-<Room title="Version {version.number} for {patient.name}">
+<Room title="IssuedVersion {version.number} for {patient.name}">
     <PatientBar {patient} here="version" note="version {version.number}, as issued" />
     <p class="pt-4">
         Issued by {version.by} on {version.issued_on}. In force from {inForce}; review {version.review_on}. Rated before

@@ -4,25 +4,14 @@
     import Room from '../components/Room.svelte';
     import { formToken, Refusal, sendJson } from '../shared/http';
     import { Recorder, wav } from '../lib/recorder';
+    import type { KeptLine, VoiceLine, VoiceProps } from '../types/props';
 
-    interface Kept {
-        ms: number;
-        loudness: number;
-        hash: string;
-    }
-    interface Line {
-        line: string;
-        text: string;
-        longest_s: number;
-        kept: Kept | null;
-    }
-
-    let { lines }: { lines: Line[] } = $props();
+    let { lines }: VoiceProps = $props();
 
     /** The microphone hears a little more than fits, so that what is too long can be told. */
     const BEFORE_AND_AFTER_S = 1.2;
 
-    let kept = $state<Record<string, Kept | null>>(
+    let kept = $state<Record<string, KeptLine | null>>(
         untrack(() => Object.fromEntries(lines.map((each) => [each.line, each.kept]))),
     );
     let recording = $state<string | null>(null);
@@ -46,7 +35,7 @@
         void context?.close();
     });
 
-    async function record(line: Line): Promise<void> {
+    async function record(line: VoiceLine): Promise<void> {
         if (recording) return stop();
         trouble = null;
         try {
@@ -85,14 +74,14 @@
         }
     }
 
-    async function send(line: string, body: Blob): Promise<Kept> {
+    async function send(line: string, body: Blob): Promise<KeptLine> {
         const response = await fetch(`/voice/${line}`, {
             method: 'POST',
             credentials: 'same-origin',
             headers: { Accept: 'application/json', 'Content-Type': 'audio/wav', ...formToken() },
             body,
         });
-        const answer = (await response.json().catch(() => ({}))) as Kept & { message?: string };
+        const answer = (await response.json().catch(() => ({}))) as KeptLine & { message?: string };
         if (!response.ok) throw new Refusal(response.status, answer.message ?? 'It could not be kept.');
         return answer;
     }

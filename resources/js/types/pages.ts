@@ -14,7 +14,8 @@ export interface PatientHead {
 
 export interface AnchorFields {
     anchor: string;
-    label: string;
+    /** Not of a template's. */
+    label?: string;
     from: string;
     to: string;
     days: number[];
@@ -167,7 +168,7 @@ export interface TechniqueChoice {
     efforts: string[];
     right: string[];
     mistakes: string[];
-    defaults: DraftFields;
+    defaults: Omit<DraftFields, 'id'>;
 }
 
 export interface TemplateChoice {
@@ -224,4 +225,11 @@ export interface CaseloadLine {
     /** Of the same days. */
     symptom: { name: string; days: (number | null)[] } | null;
     review_on: string | null;
+}
+
+export interface GoalFields {
+    words: string;
+    measure: string;
+    target: string | number;
+    direction: string;
 }

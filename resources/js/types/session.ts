@@ -106,3 +106,14 @@ export interface NoteShown {
 }
 
 export type MeasureShown = DeskProps;
+
+/** What each step of a session shows; Prescribe is the Bench. */
+export interface StepShown {
+    brief: BriefShown;
+    'catch-up': CatchUpShown;
+    measure: DeskProps;
+    teach: { choices: TeachChoice[] };
+    decide: DecideShown;
+    'hand-over': HandOverShown;
+    note: NoteShown;
+}

@@ -30,7 +30,7 @@ final class RoomsTest extends TestCase
             'Signal' => '',
             'Exercise' => 'Breath Health',
             'Programme' => 'Breath Calendar Exercise',
-            'Practice' => 'Calendar Exercise Programme',
+            'Practice' => 'Calendar Exercise Health Programme',
             'Assessment' => 'Health',
             'Safety' => 'Assessment Breath Exercise Health Programme',
             'Progress' => 'Assessment Breath Calendar Exercise Health Practice Programme Safety',

@@ -44,6 +44,9 @@
         bench.set({ anchors: [...anchors, anchor], times_a_day: anchors.length + 1 });
     }
 
+    /** A template says only which anchor; its name follows with the answer. */
+    const nameOf = (anchor: { anchor: string; label?: string }): string =>
+        anchor.label ?? choices.anchors.find((choice) => choice.value === anchor.anchor)?.label ?? '';
     const choicesFor = (anchor: string): typeof choices.anchors =>
         choices.anchors.filter((choice) => choice.value === anchor || free.includes(choice));
 </script>
@@ -77,7 +80,7 @@
                         class="slot !text-base"
                         inputmode="numeric"
                         maxlength="5"
-                        aria-label="{anchor.label}, from"
+                        aria-label="{nameOf(anchor)}, from"
                         bind:value={anchor.from}
                         onchange={() => bench.changed()}
                     />
@@ -86,7 +89,7 @@
                         class="slot !text-base"
                         inputmode="numeric"
                         maxlength="5"
-                        aria-label="{anchor.label}, to"
+                        aria-label="{nameOf(anchor)}, to"
                         bind:value={anchor.to}
                         onchange={() => bench.changed()}
                     />
@@ -96,7 +99,7 @@
                         <button
                             type="button"
                             class="day"
-                            aria-label="{weekday}, {anchor.label}"
+                            aria-label="{weekday}, {nameOf(anchor)}"
                             aria-pressed={anchor.days.includes(day + 1)}
                             onclick={() => toggle(index, day + 1)}>{weekday.charAt(0)}</button
                         >
@@ -104,7 +107,7 @@
                 </td>
                 <td class="text-right">
                     {#if anchors.length > 1}<button type="button" class="plain text-sm" onclick={() => remove(index)}
-                            >Remove<span class="visually-hidden"> {anchor.label}</span></button
+                            >Remove<span class="visually-hidden"> {nameOf(anchor)}</span></button
                         >{/if}
                 </td>
             </tr>

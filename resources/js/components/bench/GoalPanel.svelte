@@ -1,10 +1,5 @@
 <script lang="ts">
-    export interface GoalFields {
-        words: string;
-        measure: string;
-        target: string | number;
-        direction: string;
-    }
+    import type { GoalFields } from '../../types/pages';
 
     let { goal = $bindable(), errors }: { goal: GoalFields; errors: Record<string, string> } = $props();
 </script>

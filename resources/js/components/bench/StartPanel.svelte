@@ -3,7 +3,7 @@
     import { formToken, inWords, sendJson } from '../../shared/http';
     import type { BenchChoices, DraftFields, TemplateChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
-    import type { GoalFields } from './GoalPanel.svelte';
+    import type { GoalFields } from '../../types/pages';
 
     interface Taken {
         items: Partial<DraftFields>[];

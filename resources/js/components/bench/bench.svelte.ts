@@ -118,7 +118,7 @@ export class Bench {
         else this.changed();
     }
 
-    addRoutine(routine: RoutineChoice, like: DraftFields): void {
+    addRoutine(routine: RoutineChoice, like: Omit<DraftFields, 'id'>): void {
         this.step();
         this.items.push(
             $state.snapshot({
@@ -222,7 +222,7 @@ export class Bench {
     }
 
     /** Anchors that stay keep their windows and weekdays; the rest comes from PHP, as the school has it. */
-    private startAfresh(defaults: DraftFields, keepsAnchors = true): void {
+    private startAfresh(defaults: Omit<DraftFields, 'id'>, keepsAnchors = true): void {
         const { id } = this.fields;
         const anchors = keepsAnchors ? $state.snapshot(this.fields.anchors) : [];
         this.items[this.active] = $state.snapshot({ ...defaults, id, kind: 'exercise', school: this.school, anchors });

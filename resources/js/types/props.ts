@@ -1,0 +1,197 @@
+// What each page is given; a test holds what the server sends against it.
+import type { ReliabilityLine, OutcomesShown } from './clinic';
+import type { RoutineFigures } from './exercises';
+import type { DeskProps } from './measure';
+import type {
+    Appointments,
+    BenchAnswer,
+    BenchChoices,
+    CaseloadLine,
+    Choice,
+    DraftFields,
+    Figures,
+    GoalFields,
+    PatientHead,
+    TechniqueChoice,
+    TrailLine,
+} from './pages';
+import type {
+    FromHome,
+    LatestScreening,
+    PastScreening,
+    PausedExercise,
+    QuestionGroup,
+    RedFlagAnswer,
+} from './screening';
+import type { KeptContent, SessionHeadView, StepShown } from './session';
+import type { RidgeShape } from '../shared/timeline';
+
+export interface AccessProps {
+    patient: PatientHead;
+    public_address: string;
+    new_link: { address: string; code: string; days: number } | null;
+    open_link: { made_on: string; expires_on: string } | null;
+    consents: { kind: 'accepted' | 'withdrawn'; version: string; on: string; by: string | null }[];
+    kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
+    devices: {
+        id: number;
+        label: string;
+        since: string;
+        last_seen: string | null;
+        ready: boolean;
+        locked_out: boolean;
+    }[];
+}
+
+export interface BenchProps {
+    patient: PatientHead;
+    choices: BenchChoices;
+    version: { number: number; issued_on: string } | null;
+    draft: {
+        weeks: number;
+        starts_on: string;
+        review_on: string;
+        rated_symptom: string;
+        maintenance: boolean;
+        goal: GoalFields;
+    };
+    answer: BenchAnswer;
+    measured: Record<string, number>;
+    /** The session it is opened in. */
+    session: SessionHeadView | null;
+}
+
+export interface ClinicProps {
+    clinic: {
+        name: string;
+        time_zone: string;
+        emergency_wording: string;
+        crisis_number: string | null;
+        school: string;
+    };
+    schools: Choice[];
+    outcomes: OutcomesShown;
+    people: { id: number; name: string; profession: string; role: string; role_label: string }[];
+    roles: Choice[];
+    reliabilities: ReliabilityLine[];
+    thresholds: { name: string; label: string; value: number; shipped: number }[];
+    agreement: { decisions: number; share: number | null };
+    is_lead: boolean;
+    trail: TrailLine[] | null;
+}
+
+export interface RoutineStepFields {
+    kind: string;
+    technique?: string;
+    seconds?: number | string;
+    [field: string]: unknown;
+}
+
+export interface RoutineEditProps {
+    key: string;
+    is_own: boolean;
+    fields: { name: string; steps: RoutineStepFields[] };
+    answer: RoutineFigures;
+    techniques: TechniqueChoice[];
+    kinds: Choice[];
+    limits: { steps: number; seconds: number };
+}
+
+export interface ScreeningProps {
+    patient: PatientHead;
+    questions: QuestionGroup[];
+    latest: LatestScreening | null;
+    red_flags: RedFlagAnswer[];
+    history: PastScreening[];
+    from_home: FromHome | null;
+    has_device: boolean;
+    exercises: PausedExercise[];
+    crisis_number_missing: boolean;
+}
+
+export interface IssuedItem {
+    lineage: string;
+    name: string;
+    summary: string;
+    steps: string[];
+    as_needed: string | null;
+    why: string;
+    short: string | null;
+    /** As issued: as needed or so many times a day. */
+    fields: Omit<DraftFields, 'id' | 'daily_most' | 'times_a_day'> & {
+        daily_most: number | null;
+        times_a_day: number | null;
+    };
+    position: string;
+    props: string[];
+    route_in: string;
+    route_out: string;
+    effort: string;
+    figures: Figures;
+    ridge: RidgeShape;
+}
+
+export interface IssuedVersion {
+    number: number;
+    by: string;
+    issued_on: string;
+    in_force_from: string;
+    ends_on: string | null;
+    review_on: string;
+    rated_symptom: string;
+    reason: string | null;
+    school: string;
+    goal: { words: string; summary: string } | null;
+    patient_note: string | null;
+    items: IssuedItem[];
+    /** Leads to the version of a closed programme. */
+    query: string;
+    finding_reasons: { rule: string; message: string; reason: string; by: string; on: string }[];
+}
+
+export interface KeptLine {
+    ms: number;
+    loudness: number;
+    hash: string;
+}
+
+export interface VoiceLine {
+    line: string;
+    text: string;
+    longest_s: number;
+    kept: KeptLine | null;
+}
+
+export interface VersionProps {
+    patient: PatientHead;
+    version: IssuedVersion;
+}
+
+export interface VoiceProps {
+    lines: VoiceLine[];
+}
+
+export interface CaseloadProps {
+    lines: CaseloadLine[];
+    appointments: Appointments;
+    me: number;
+    urgent: string[];
+    tally_days: number;
+}
+
+export interface MeasureProps {
+    patient: PatientHead;
+    desk: DeskProps;
+}
+
+export interface PatientNewProps {
+    time_zones: string[];
+    time_zone: string;
+}
+
+export interface SessionProps {
+    patient: PatientHead;
+    session: SessionHeadView;
+    kept: KeptContent;
+    shown: StepShown[keyof StepShown];
+}
