@@ -8,6 +8,7 @@ use App\Facts\OnFile;
 use App\Models\Clinic;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
@@ -27,9 +28,11 @@ final class CaseloadLines
     public const MOST_PATIENTS = 2000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 4;
+    private const FORM = 5;
 
     private const AT_ONCE = 50;
+
+    private const LONGEST_NAMES = 400;
 
     /** So long a line whose window has just closed may wait for the scheduler, when there are many. */
     private const WAITS_MINUTES = 5;
@@ -41,6 +44,28 @@ final class CaseloadLines
             self::present($clinic, 'line', $now)
                 ->map(fn (stdClass $row) => (array) json_decode(Crypt::decryptString((string) $row->line), true))->all(),
         );
+    }
+
+    /** Sees to it that every line of a clinic is present, as far as whoever opens the Caseload waits for it. */
+    public static function refreshFor(Clinic $clinic, CarbonImmutable $now): void
+    {
+        $gone = DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
+            ->where('patients.clinic_id', $clinic->id)
+            ->where(fn (Builder $any) => $any->whereNull('made_of')->orWhere('form', '!=', self::FORM)->orWhereColumn('made_of', '!=', 'changes')
+                ->orWhere('holds_until', '<=', $now->utc()->format('Y-m-d H:i:s')))
+            ->get(['caseload_lines.patient_id', 'changes', 'made_of', 'form', 'holds_until'])->keyBy('patient_id');
+        self::compute(self::awaited($gone, $now), $now);
+    }
+
+    /**
+     * @param  Collection<array-key, stdClass>  $gone
+     * @return list<mixed> patients whose line is made anew before it is read
+     */
+    private static function awaited(Collection $gone, CarbonImmutable $now): array
+    {
+        $turned = $gone->filter(fn (stdClass $row) => self::hasJustTurned($row, $now));
+
+        return array_values($gone->diffKeys($turned->skip(self::AT_ONCE))->pluck('patient_id')->all());
     }
 
     /**
@@ -65,14 +90,14 @@ final class CaseloadLines
     {
         $rows = self::rows($clinic->id, $column);
         $gone = $rows->reject(fn (stdClass $row) => self::holds($row, $now));
-        $turned = $gone->filter(fn (stdClass $row) => self::hasJustTurned($row, $now));
-        $stale = $gone->diffKeys($turned->skip(self::AT_ONCE))->pluck('patient_id');
-        if ($stale->isEmpty()) {
+        $stale = self::awaited($gone, $now);
+        if ($stale === []) {
             return $rows;
         }
-        self::compute(array_values($stale->all()), $now);
+        self::compute($stale, $now);
 
-        return self::rows($clinic->id, $column);
+        // A patient may have been added a moment ago; whoever opens it next sees them.
+        return self::rows($clinic->id, $column)->filter(fn (stdClass $row) => $row->{$column} !== null);
     }
 
     /** Computes what has run out, in every clinic, so that nobody has to wait for it. */
@@ -103,13 +128,16 @@ final class CaseloadLines
                 $rows[] = [
                     'patient_id' => $id, 'made_of' => $changes[$id] ?? 0, 'form' => self::FORM,
                     'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
-                    'urgency' => $made['urgency'], 'since' => $made['since']?->format('Y-m-d H:i:s'),
+                    'urgency' => $made['urgency'], 'reason' => $made['line']['reason'],
+                    'names' => mb_substr(CaseloadFilter::names($made['line']['name']), 0, self::LONGEST_NAMES),
+                    'prescribed' => CaseloadFilter::plain($made['line']['prescribed'] ?? ''), 'flags' => CaseloadFilter::joined($made['line']['flags']),
+                    'since' => $made['since']?->format('Y-m-d H:i:s'),
                     'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)),
                     'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
             DB::table('caseload_lines')->upsert(
-                $rows, 'patient_id', ['made_of', 'form', 'holds_until', 'urgency', 'since', 'line', 'figures'],
+                $rows, 'patient_id', ['made_of', 'form', 'holds_until', 'urgency', 'reason', 'names', 'prescribed', 'flags', 'since', 'line', 'figures'],
             );
         }
     }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Facts\AppointmentsOf;
-use App\Facts\Caseload\CaseloadLines;
+use App\Http\Requests\CaseloadRequest;
 use App\Models\Practitioner;
+use App\Pages\Caseload\CaseloadPage;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use IvoryPace\Practice\Windows;
@@ -15,13 +17,17 @@ use IvoryPace\Progress\CaseloadReason;
 
 final class CaseloadController
 {
-    public function __invoke(#[CurrentUser] Practitioner $practitioner): Response
+    public function __invoke(Request $request, #[CurrentUser] Practitioner $practitioner): Response
     {
+        $asked = new CaseloadRequest($request, $practitioner);
+        $page = CaseloadPage::of($practitioner->clinic, $asked->filter(), now());
+
         return Inertia::render('Caseload', [
-            // As objects: Inertia searches arrays through and through for closures, and these are finished.
-            'lines' => array_map(fn (array $line) => (object) $line, CaseloadLines::of($practitioner->clinic, now())),
-            'appointments' => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
-            'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS,
+            'lines' => Inertia::merge(fn () => $page->lines($asked->page)),
+            'counts' => fn () => $page->counts(),
+            'filter' => $asked->typed,
+            'appointments' => fn () => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
+            'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS, 'page_size' => CaseloadPage::LINES,
         ]);
     }
 }

@@ -1,54 +1,96 @@
 <script lang="ts">
-    import { Link } from '@inertiajs/svelte';
+    import { Link, router } from '@inertiajs/svelte';
+    import { onMount, untrack } from 'svelte';
     import Room from '../components/Room.svelte';
     import SymptomLine from '../components/SymptomLine.svelte';
     import TodayStrip from '../components/TodayStrip.svelte';
-    import Tally from '../shared/Tally.svelte';
-    import { plural } from '../shared/format';
-    import { EVERYONE, filtered, isFiltering, type Filter } from '../lib/caseloadFilter';
-    import { parsed, sessionStore } from '../shared/deviceStore';
+    import { asked, EVERYONE, grouped, isFiltering } from '../lib/caseload';
     import { isTyping } from '../lib/shortcuts';
+    import { parsed, sessionStore } from '../shared/deviceStore';
+    import { plural } from '../shared/format';
     import { strokesOf } from '../shared/tally';
-    import type { CaseloadLine } from '../types/pages';
-    import type { CaseloadProps } from '../types/props';
+    import Tally from '../shared/Tally.svelte';
+    import type { CaseloadFilter, CaseloadProps } from '../types/props';
 
-    let { lines, appointments, me, urgent, tally_days }: CaseloadProps = $props();
+    let { lines, counts, filter: given, appointments, me, urgent, tally_days, page_size }: CaseloadProps = $props();
 
-    /** Kept for this tab, so that Back finds the caseload as it was. */
+    /** Kept for this tab, so that the caseload is found as it was. */
     const KEY = 'ivory-pace:caseload';
-    let filter = $state<Filter>({ ...EVERYONE, ...parsed<Partial<Filter>>(sessionStore.read(KEY)) });
+    const WAIT_MS = 180;
+    let filter = $state<CaseloadFilter>(untrack(() => ({ ...given })));
     let searchField: HTMLInputElement | undefined = $state();
-    $effect(() => sessionStore.write(KEY, JSON.stringify(filter)));
+    let more: HTMLElement | undefined = $state();
+    let isReading = $state(false);
+    let timer: ReturnType<typeof setTimeout> | undefined;
 
-    /** More than a screen or two is drawn only when asked for. */
-    const AT_FIRST = 100;
-    let isAll = $state(false);
-    const fitting = $derived(filtered(lines, filter, me));
-    const shown = $derived(isAll ? fitting : fitting.slice(0, AT_FIRST));
-    const reasons = $derived([...new Map(lines.map((line) => [line.reason, line.heading]))]);
-    const flags = $derived([...new Set(lines.flatMap((line) => line.flags))].sort((a, b) => a.localeCompare(b)));
+    const groups = $derived(grouped(lines));
+    const shown = $derived(groups.reduce((sum, group) => sum + group.lines.length, 0));
+    const number = $derived(plural(counts.total, 'patient', 'patients'));
+
+    const COLUMNS =
+        'relative grid grid-cols-[12.75rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 hover:bg-card';
+
+    onMount(() => {
+        const before = { ...EVERYONE, ...parsed<Partial<CaseloadFilter>>(sessionStore.read(KEY)) };
+        if (location.search === '' && isFiltering(before)) {
+            filter = before;
+            look();
+        } else sessionStore.write(KEY, JSON.stringify(filter));
+        return () => clearTimeout(timer);
+    });
+
+    /** Looks for what is set now; typing waits for a moment without a key. */
+    function look(wait = 0): void {
+        sessionStore.write(KEY, JSON.stringify(filter));
+        clearTimeout(timer);
+        timer = setTimeout(() => {
+            router.get('/', asked($state.snapshot(filter)), {
+                only: ['lines', 'counts', 'filter'],
+                reset: ['lines'],
+                preserveState: true,
+                preserveScroll: true,
+                replace: true,
+            });
+        }, wait);
+    }
+
+    function showAll(): void {
+        filter = { ...EVERYONE };
+        look();
+    }
+
+    function showMore(): void {
+        if (isReading || shown >= counts.fitting) return;
+        isReading = true;
+        router.reload({
+            data: { page: Math.floor(lines.length / page_size) + 1 },
+            only: ['lines'],
+            preserveUrl: true,
+            onFinish: () => {
+                isReading = false;
+            },
+        });
+    }
+
+    $effect(() => {
+        if (!more) return;
+        const watch = new IntersectionObserver((seen) => {
+            if (seen.some((each) => each.isIntersecting)) showMore();
+        });
+        watch.observe(more);
+        return () => watch.disconnect();
+    });
 
     function key(event: KeyboardEvent): void {
         if (event.key === '/' && !isTyping(event.target)) {
             event.preventDefault();
             searchField?.focus();
         }
-        if (event.key === 'Escape' && event.target === searchField) filter.search = '';
-    }
-
-    const groups = $derived.by(() => {
-        const byReason: { reason: string; heading: string; lines: CaseloadLine[] }[] = [];
-        for (const line of shown) {
-            const last = byReason[byReason.length - 1];
-            if (last?.reason === line.reason) last.lines.push(line);
-            else byReason.push({ reason: line.reason, heading: line.heading, lines: [line] });
+        if (event.key === 'Escape' && event.target === searchField) {
+            filter.search = '';
+            look();
         }
-        return byReason;
-    });
-
-    const COLUMNS =
-        'relative grid grid-cols-[12.75rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 hover:bg-card';
-    const number = $derived(plural(lines.length, 'patient', 'patients'));
+    }
 </script>
 
 <svelte:window onkeydown={key} />
@@ -59,7 +101,7 @@
         <h1 class="text-[1.45rem]">Who needs me</h1>
         <span class="text-muted">{number}, most urgent first · symptom and tallies of {tally_days} days</span>
     </div>
-    {#if lines.length > 0}
+    {#if counts.total > 0}
         <form
             class="flex flex-wrap items-baseline gap-x-5 gap-y-1 pb-3 text-[0.925rem]"
             role="search"
@@ -72,49 +114,38 @@
                     class="slot small w-[14rem] !text-left"
                     bind:this={searchField}
                     bind:value={filter.search}
+                    oninput={() => look(WAIT_MS)}
                     aria-keyshortcuts="/"
                     autocomplete="off"
                 /></label
             >
             <label
-                >Whose <select class="slot small" bind:value={filter.whose}
+                >Whose <select class="slot small" bind:value={filter.whose} onchange={() => look()}
                     ><option value="clinic">the clinic’s</option><option value="mine">mine</option></select
                 ></label
             >
             <label
-                >Why <select class="slot small" bind:value={filter.reason}
-                    ><option value="">any reason</option>{#each reasons as [reason, heading] (reason)}<option
-                            value={reason}>{heading.toLowerCase()}</option
+                >Why <select class="slot small" bind:value={filter.reason} onchange={() => look()}
+                    ><option value="">any reason</option>{#each counts.reasons as reason (reason.value)}<option
+                            value={reason.value}>{reason.label.toLowerCase()}</option
                         >{/each}</select
                 ></label
             >
             <label
-                >Flag <select class="slot small" bind:value={filter.flag}
-                    ><option value="">any or none</option>{#each flags as flag (flag)}<option value={flag}
+                >Flag <select class="slot small" bind:value={filter.flag} onchange={() => look()}
+                    ><option value="">any or none</option>{#each counts.flags as flag (flag)}<option value={flag}
                             >{flag}</option
                         >{/each}</select
                 ></label
             >
-            {#if isFiltering(filter)}<span role="status" class="text-muted">{fitting.length} of {lines.length}</span
-                ><button
-                    type="button"
-                    class="linklike"
-                    onclick={() => {
-                        filter = { ...EVERYONE };
-                    }}>Show all</button
-                >{/if}
+            {#if isFiltering(filter)}<span role="status" class="text-muted">{counts.fitting} of {counts.total}</span
+                ><button type="button" class="linklike" onclick={showAll}>Show all</button>{/if}
         </form>
-        {#if shown.length === 0}<p class="border-t border-rule pt-6">
-                Nobody fits. <button
-                    type="button"
-                    class="linklike"
-                    onclick={() => {
-                        filter = { ...EVERYONE };
-                    }}>Show all again</button
-                >
+        {#if counts.fitting === 0}<p class="border-t border-rule pt-6">
+                Nobody fits. <button type="button" class="linklike" onclick={showAll}>Show all again</button>
             </p>{/if}
     {/if}
-    {#if lines.length === 0}
+    {#if counts.total === 0}
         <p class="border-t border-rule pt-6">
             No patients yet. <Link href="/patients/new" class="linklike">Add the first one.</Link>
         </p>
@@ -123,8 +154,9 @@
         <section aria-label={group.heading} class="grid grid-cols-[9.5rem_1fr] border-t border-ink/40">
             <h2 class="pt-3 text-[0.98rem] {urgent.includes(group.reason) ? 'text-clay' : ''}">
                 {group.heading}
-                {#if group.lines.length > 2}<span class="block font-sans text-[0.8125rem] font-normal text-muted"
-                        >{group.lines.length} patients</span
+                {#if (counts.by_reason[group.reason] ?? 0) > 2}<span
+                        class="block font-sans text-[0.8125rem] font-normal text-muted"
+                        >{counts.by_reason[group.reason]} patients</span
                     >{/if}
             </h2>
             <ul>
@@ -161,14 +193,10 @@
             </ul>
         </section>
     {/each}
-    {#if shown.length < fitting.length}<p class="border-t border-rule py-4">
-            {shown.length} of {fitting.length} are shown.
-            <button
-                type="button"
-                class="linklike"
-                onclick={() => {
-                    isAll = true;
-                }}>Show all</button
+    {#if shown < counts.fitting}<p class="border-t border-rule py-4" bind:this={more} role="status">
+            {shown} of {counts.fitting} are shown.
+            <button type="button" class="linklike" onclick={showMore} disabled={isReading}
+                >{isReading ? 'Reading …' : 'Show more'}</button
             >
         </p>{/if}
 </Room>

@@ -171,8 +171,26 @@ export interface VoiceProps {
     lines: VoiceLine[];
 }
 
+/** What is looked for in the Caseload. */
+export interface CaseloadFilter {
+    search: string;
+    whose: 'mine' | 'clinic';
+    reason: string;
+    flag: string;
+}
+
 export interface CaseloadProps {
+    /** So far: more follow on scrolling. */
     lines: CaseloadLine[];
+    counts: {
+        total: number;
+        fitting: number;
+        by_reason: Record<string, number>;
+        reasons: Choice[];
+        flags: string[];
+    };
+    filter: CaseloadFilter;
+    page_size: number;
     appointments: Appointments;
     me: number;
     urgent: string[];

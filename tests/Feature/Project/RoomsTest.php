@@ -49,6 +49,7 @@ final class RoomsTest extends TestCase
             'Device' => 'Actions Catalogue Facts Guard Language Models',
             'Pages/Shared' => 'Facts Models',
             'Pages/Access' => 'Device Models',
+            'Pages/Caseload' => 'Facts Models',
             'Pages/Bench' => 'Catalogue Facts Models Pages/Shared',
             'Pages/Clinic' => 'Facts Models',
             'Pages/Course' => 'Catalogue Facts Models Pages/Shared',
@@ -56,7 +57,7 @@ final class RoomsTest extends TestCase
             'Pages/Measure' => 'Facts Models Pages/Shared',
             'Pages/Record' => 'Facts Models Pages/Shared',
             'Pages/Session' => 'Facts Models Pages/Measure Pages/Shared',
-            'Http' => 'Actions Catalogue Device Facts Guard Language Models Pages/Access Pages/Bench Pages/Clinic Pages/Course '
+            'Http' => 'Actions Catalogue Device Facts Guard Language Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic Pages/Course '
                 .'Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared',
             'Console' => 'Actions Facts Models',
             'Providers' => 'Guard Models Policies',

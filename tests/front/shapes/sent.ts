@@ -554,6 +554,22 @@ export type SentCaseload = {
         }[];
         now: number;
     };
+    counts: {
+        by_reason: Record<string, number>;
+        fitting: number;
+        flags: string[];
+        reasons: ({
+            label: string;
+            value: 'access-unused' | 'finished' | 'get-help' | 'kept-aside' | 'new-finding' | 'no-practice' | 'no-programme' | 'not-screened' | 'on-track' | 'paused' | 'proposal-waiting' | 'red-flag' | 'review-overdue' | 'screening-waiting' | 'stopped-once' | 'worse';
+        })[];
+        total: number;
+    };
+    filter: {
+        flag: string;
+        reason: string;
+        search: string;
+        whose: 'clinic';
+    };
     lines: ({
         flags: string[];
         heading: string;
@@ -572,6 +588,7 @@ export type SentCaseload = {
         tally: string;
     })[];
     me: number;
+    page_size: number;
     tally_days: number;
     today: string;
     urgent: ('get-help' | 'home-rate' | 'paused' | 'red-flag' | 'stopped-once' | 'worse')[];

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Caseload;
+
+use App\Facts\Caseload\CaseloadFilter;
+use App\Facts\Caseload\CaseloadLines;
+use App\Models\Clinic;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use IvoryPace\Progress\CaseloadReason;
+use stdClass;
+
+/** The Caseload a page at a time: lines, and how many there are for each reason. The number of queries does not grow. */
+final class CaseloadPage
+{
+    public const LINES = 60;
+
+    private function __construct(private readonly Clinic $clinic, private readonly CaseloadFilter $filter)
+    {
+    }
+
+    public static function of(Clinic $clinic, CaseloadFilter $filter, CarbonImmutable $now): self
+    {
+        CaseloadLines::refreshFor($clinic, $now);
+
+        return new self($clinic, $filter);
+    }
+
+    /**
+     * @param  int  $page  from 1 on
+     * @return list<object> most urgent first. As objects: Inertia searches arrays through and through for closures.
+     */
+    public function lines(int $page): array
+    {
+        $rows = $this->narrowed()->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')
+            ->orderBy('patients.id')->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line');
+
+        return array_values(
+            $rows->map(fn (mixed $line) => (object) json_decode(Crypt::decryptString(is_string($line) ? $line : '')))->all(),
+        );
+    }
+
+    /**
+     * @return array{
+     *     total: int, fitting: int, by_reason: object,
+     *     reasons: list<array{value: string, label: string}>, flags: list<string>
+     * } of all patients and of those that fit
+     */
+    public function counts(): array
+    {
+        $all = $this->all()->groupBy('caseload_lines.reason', 'flags')->selectRaw('caseload_lines.reason, flags, count(*) as lines_there')
+            ->get();
+        $fitting = $this->filter->isForAll() ? $all
+            : $this->narrowed()->groupBy('caseload_lines.reason')->selectRaw('caseload_lines.reason, count(*) as lines_there')->get();
+        $flags = $all->flatMap(fn (stdClass $row) => CaseloadFilter::flags((string) $row->flags))->unique()
+            ->sort(SORT_NATURAL | SORT_FLAG_CASE);
+        $there = self::byReason($all);
+
+        return [
+            'total' => array_sum($there),
+            'fitting' => array_sum(self::byReason($fitting)),
+            'by_reason' => (object) self::byReason($fitting),
+            'reasons' => self::reasons(array_keys($there)),
+            'flags' => array_values($flags->all()),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $there
+     * @return list<array{value: string, label: string}> most urgent first
+     */
+    private static function reasons(array $there): array
+    {
+        $reasons = array_filter(CaseloadReason::cases(), fn (CaseloadReason $reason) => in_array($reason->value, $there, true));
+        usort($reasons, fn (CaseloadReason $a, CaseloadReason $b) => $a->order() <=> $b->order());
+
+        return array_map(fn (CaseloadReason $reason) => ['value' => $reason->value, 'label' => $reason->heading()], $reasons);
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @return array<string, int>
+     */
+    private static function byReason(Collection $rows): array
+    {
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts[(string) $row->reason] = ($counts[(string) $row->reason] ?? 0) + (int) $row->lines_there;
+        }
+
+        return $counts;
+    }
+
+    private function all(): Builder
+    {
+        return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
+            ->where('patients.clinic_id', $this->clinic->id)->whereNotNull('line');
+    }
+
+    private function narrowed(): Builder
+    {
+        $lines = $this->all();
+        $this->filter->narrow($lines);
+
+        return $lines;
+    }
+}
