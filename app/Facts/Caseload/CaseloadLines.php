@@ -51,8 +51,8 @@ final class CaseloadLines
     {
         $gone = DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
             ->where('patients.clinic_id', $clinic->id)
-            ->where(fn (Builder $any) => $any->whereNull('made_of')->orWhere('form', '!=', self::FORM)->orWhereColumn('made_of', '!=', 'changes')
-                ->orWhere('holds_until', '<=', $now->utc()->format('Y-m-d H:i:s')))
+            ->where(fn (Builder $any) => $any->whereNull('made_of')->orWhere('form', '!=', self::FORM)
+                ->orWhereColumn('made_of', '!=', 'changes')->orWhere('holds_until', '<=', $now->utc()->format('Y-m-d H:i:s')))
             ->get(['caseload_lines.patient_id', 'changes', 'made_of', 'form', 'holds_until'])->keyBy('patient_id');
         self::compute(self::awaited($gone, $now), $now);
     }
@@ -130,14 +130,16 @@ final class CaseloadLines
                     'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
                     'urgency' => $made['urgency'], 'reason' => $made['line']['reason'],
                     'names' => mb_substr(CaseloadFilter::names($made['line']['name']), 0, self::LONGEST_NAMES),
-                    'prescribed' => CaseloadFilter::plain($made['line']['prescribed'] ?? ''), 'flags' => CaseloadFilter::joined($made['line']['flags']),
+                    'prescribed' => CaseloadFilter::plain($made['line']['prescribed'] ?? ''),
+                    'flags' => CaseloadFilter::joined($made['line']['flags']),
                     'since' => $made['since']?->format('Y-m-d H:i:s'),
                     'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)),
                     'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
             DB::table('caseload_lines')->upsert(
-                $rows, 'patient_id', ['made_of', 'form', 'holds_until', 'urgency', 'reason', 'names', 'prescribed', 'flags', 'since', 'line', 'figures'],
+                $rows, 'patient_id',
+                ['made_of', 'form', 'holds_until', 'urgency', 'reason', 'names', 'prescribed', 'flags', 'since', 'line', 'figures'],
             );
         }
     }

@@ -63,7 +63,7 @@ final class CaseloadSearchTest extends TestCase
         foreach ((array) $props['counts']['by_reason'] as $reason => $patients) {
             self::assertCount($patients, $this->found("reason=$reason"));
         }
-        self::assertSame(array_keys((array) $props['counts']['by_reason']), array_column($props['counts']['reasons'], 'value'));
+        self::assertEqualsCanonicalizing(array_keys((array) $props['counts']['by_reason']), array_column($props['counts']['reasons'], 'value'));
         self::assertSame(['COPD', 'panic disorder or frequent panic'], $props['counts']['flags']);
     }
 
