@@ -64,7 +64,7 @@ final class CaseloadSearchTest extends TestCase
             self::assertCount($patients, $this->found("reason=$reason"));
         }
         self::assertEqualsCanonicalizing(array_keys((array) $props['counts']['by_reason']), array_column($props['counts']['reasons'], 'value'));
-        self::assertSame(['COPD', 'panic disorder or frequent panic'], $props['counts']['flags']);
+        self::assertSame(['COPD', 'panic disorder'], $props['counts']['flags']);
     }
 
     public function test_sixty_come_at_once_and_the_others_after_them_each_once(): void
