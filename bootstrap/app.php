@@ -7,6 +7,7 @@ use App\Guard\Problems;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SpeaksToThePatient;
 use App\Http\Middleware\StartSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -40,6 +41,7 @@ return Application::configure(basePath: dirname(__DIR__))
             AddQueuedCookiesToResponse::class,
             FromOurPages::class,
             SubstituteBindings::class,
+            SpeaksToThePatient::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

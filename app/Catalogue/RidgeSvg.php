@@ -83,7 +83,7 @@ final class RidgeSvg
 
         return self::stroke($line, 1.4).self::stroke("M0 {$base}H".self::WIDTH, 1.4)
             .'<text x="'.(self::WIDTH / 2).'" y="'.($base + 22).'" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="'
-                .self::INK.'">'.Numbers::print($minutes, 1).' min</text>';
+                .self::INK.'">'.e((string) __('sheet.minutes', ['minutes' => Numbers::print($minutes, 1)])).'</text>';
     }
 
     private static function stroke(string $path, float $width): string
@@ -94,12 +94,14 @@ final class RidgeSvg
     private static function label(Cue $cue, float $countSeconds): string
     {
         $seconds = $cue->durationMs / 1000;
-        $name = ['inhale' => 'in', 'exhale' => 'out'][$cue->kind->value] ?? $cue->kind->value;
+        $name = (string) __("sheet.ridge.{$cue->kind->value}");
 
         return match (true) {
-            $cue->isOpen() => "$name, as long as easy",
-            $cue->beats === [] || $cue->kind === CueKind::Retention => "$name ".Numbers::print($seconds, 1).' s',
-            default => "$name ".round($seconds / $countSeconds, 1),
+            $cue->isOpen() => (string) __('sheet.ridge.open', ['name' => $name]),
+            $cue->beats === [] || $cue->kind === CueKind::Retention => (string) __(
+                'sheet.ridge.seconds', ['name' => $name, 'seconds' => Numbers::print($seconds, 1)],
+            ),
+            default => (string) __('sheet.ridge.counts', ['name' => $name, 'counts' => Numbers::print($seconds / $countSeconds, 1)]),
         };
     }
 }

@@ -7,17 +7,17 @@ namespace App\Device;
 use App\Catalogue\Figures;
 use App\Catalogue\RidgeSvg;
 use App\Facts\PatientFactsOf;
+use App\Language\PatientLanguage;
+use App\Language\PlainWords;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Dompdf\Dompdf;
 use Dompdf\Options;
-use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Health\Flag;
-use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
 
 /** A programme on paper, for the patient: A4, the breath drawn, the dose, cautions, and a grid to tally on. */
@@ -36,7 +36,9 @@ final class PatientSheet
         $options->setFontCache(storage_path('framework/cache'));
         $dompdf = new Dompdf($options);
         $dompdf->setPaper('A4');
-        $dompdf->loadHtml(view('sheet', self::data($version, $patient))->render(), 'UTF-8');
+        // A practitioner prints it too: it speaks to the patient all the same.
+        $html = PatientLanguage::of($patient, fn () => view('sheet', self::data($version, $patient))->render());
+        $dompdf->loadHtml($html, 'UTF-8');
         $dompdf->render();
 
         return (string) $dompdf->output();
@@ -115,12 +117,12 @@ final class PatientSheet
         $short = $item->shortVersion();
 
         return [
-            'name' => self::name($item->routine->name ?? null, $prescription),
+            'name' => PlainWords::name($item),
             'steps' => $item->routine === null
                 ? []
-                : array_map(fn (Prescription $step) => self::name(null, $step).', '.$step->summary(), $item->exercises()),
+                : array_map(PlainWords::step(...), $item->exercises()),
             'ridge' => 'data:image/svg+xml;base64,'.base64_encode(RidgeSvg::of(Figures::ridge($item))),
-            'minutes' => round($item->seconds() / 60, 1),
+            'minutes' => PlainWords::minutes($item->seconds() / 60),
             'about' => $item->timeline()->isAbout(),
             'breaths' => $item->countedBreaths(),
             'position' => __("position.{$prescription->position->value}"),
@@ -130,32 +132,12 @@ final class PatientSheet
             'gaze' => __("exercise.gaze.{$prescription->gaze->value}"),
             'right' => array_map(fn (string $key) => (string) __($key), $item->criteria()),
             'why' => $item->why,
-            'short' => $short === null
-                ? ''
-                : (
-                    $short->technique->countsRepeats()
-                        ? "{$short->breaths} {$short->technique->length->value}"
-                        : round($short->exerciseSeconds() / 60, 1).' min'
-                ),
+            'short' => $short === null ? '' : PlainWords::length($short),
             'needed' => $item->asNeeded === null
                 ? ''
                 : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
-            'anchors' => array_map(self::anchor(...), $item->plan->slots ?? []),
+            'anchors' => array_map(PlainWords::anchor(...), $item->plan->slots ?? []),
             'slots' => $item->plan->slots ?? [],
         ];
-    }
-
-    private static function name(?string $routine, Prescription $prescription): string
-    {
-        return $routine ?? $prescription->own->name ?? (string) __("exercise.{$prescription->technique->key}.name");
-    }
-
-    private static function anchor(AnchorSlot $slot): string
-    {
-        $days = count($slot->weekdays) === 7
-            ? ''
-            : ', '.implode(' ', array_map(fn (Weekday $day) => substr($day->name, 0, 3), $slot->weekdays));
-
-        return __("anchor.{$slot->anchor->value}")." {$slot->from->toString()}–{$slot->to->toString()}$days";
     }
 }

@@ -26,7 +26,7 @@ final class DeviceGuard
             return null;
         }
 
-        return Device::query()->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))
+        return Device::query()->with('patient')->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))
             ->firstWhere('credential_hash', self::hash($credential));
     }
 

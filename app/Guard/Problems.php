@@ -18,28 +18,8 @@ use Throwable;
 /** What a person sees when something goes wrong: what it is and what to do, never a trace. */
 final class Problems
 {
-    private const TEXTS = [
-        401 => [
-            'Please sign in', 'You have been signed out. What you typed is still on the page: sign in again in another tab, then go on.',
-        ],
-        403 => ['Not yours to open', 'This belongs to another clinic or needs another sign-in.'],
-        404 => ['Nothing here', 'There is no such page, or it is not yours to open.'],
-        405 => ['Nothing here', 'This address cannot be opened like that.'],
-        419 => [
-            'Signed out meanwhile',
-            'Your sign-in ended while the page was open. What you typed is still there: sign in again in another tab, then try again.',
-        ],
-        423 => ['Locked', 'Type your PIN first.'],
-        429 => ['Too many tries', 'Wait a few minutes, then try again.'],
-        500 => [
-            'Something broke',
-            'It is not your doing. Nothing was half-stored. Try again; if it stays, tell whoever runs this installation.',
-        ],
-        503 => [
-            'The records cannot be reached',
-            'The database does not answer. Nothing was stored, and what you typed is still on the page. Try again in a minute.',
-        ],
-    ];
+    /** Of which there are words; the practitioner reads them in English, a device in the language of its patient. */
+    private const KNOWN = [401, 403, 404, 405, 419, 423, 429, 500, 503];
 
     public static function register(Exceptions $exceptions): void
     {
@@ -68,7 +48,9 @@ final class Problems
 
     private static function answer(int $status, ?string $message, Request $request): AnyResponse
     {
-        [$title, $text] = self::TEXTS[$status] ?? self::TEXTS[$status >= 500 ? 500 : 404];
+        $known = in_array($status, self::KNOWN, true) ? $status : ($status >= 500 ? 500 : 404);
+        $title = (string) __("problem.$known.title");
+        $text = (string) __("problem.$known.text");
         if ($request->expectsJson() || $request->is('api/*') || $request->header('X-Inertia') !== null) {
             // Inertia shows a plain JSON answer as an error of the page; our pages read it and keep what was typed.
             $answer = new JsonResponse(['message' => $message ?? $text, 'title' => $title], $status);

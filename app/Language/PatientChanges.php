@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Language;
 
-use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemChange;
 
 /** What changes in a programme, in plain words for the patient; the practitioner edits them before they are issued. */
 final class PatientChanges
 {
-    /** Parts that a patient notices; the rest is the practitioner's. */
     /** @param  list<ItemChange>  $changes */
     public static function inWords(array $changes): string
     {
@@ -19,22 +17,19 @@ final class PatientChanges
 
     private static function sentence(ItemChange $change): string
     {
-        $name = self::name($change->item);
+        $name = PlainWords::name($change->item);
         if ($change->kind !== 'changed') {
             return (string) __("patient.changes.{$change->kind}", ['name' => $name]);
         }
         $parts = [];
         foreach ($change->lines as $line) {
-            if ($line->part?->isTold() === true && $line->to !== '') {
-                $parts[] = (string) __("patient.changes.{$line->part->value}", ['from' => $line->from, 'to' => $line->to]);
+            if ($line->part?->isTold() === true && $line->to !== '' && $change->was !== null) {
+                $parts[] = (string) __("patient.changes.{$line->part->value}", [
+                    'from' => PlainWords::part($line->part, $change->was), 'to' => PlainWords::part($line->part, $change->item),
+                ]);
             }
         }
 
         return $parts === [] ? '' : "$name: ".implode(' ', $parts);
-    }
-
-    private static function name(Item $item): string
-    {
-        return $item->routine->name ?? $item->prescription->own->name ?? (string) __("exercise.{$item->prescription->technique->key}.name");
     }
 }

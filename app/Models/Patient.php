@@ -23,6 +23,7 @@ use IvoryPace\Calendar\PatientDay;
  * @property string $name
  * @property CarbonImmutable $birth_date
  * @property string $time_zone
+ * @property string $locale in which the patient is spoken to
  * @property string $day_start
  * @property string|null $contact
  * @property int|null $minutes_a_day

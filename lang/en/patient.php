@@ -45,6 +45,11 @@ return [
     'change' => [
         'step' => ':exercise changes from tomorrow on. Now: :now.',
     ],
+    'length' => ['seconds' => ':seconds s', 'minutes' => ':minutes min', 'both' => ':minutes min :seconds'],
+    'tally' => [
+        'none' => 'No practice yet', 'done' => 'done', 'partial' => 'in part', 'missed' => 'missed', 'stopped' => 'stopped for a symptom',
+        'extra' => 'extra', 'put-off' => 'not today',
+    ],
     'changes' => [
         'added' => 'New: :name.',
         'removed' => 'You no longer need: :name.',
@@ -295,6 +300,17 @@ return [
     ],
     'log' => [
         'no-practice' => 'There is no such practice.',
+        'someone-else' => 'This is already stored for someone else.',
+        'more-breaths' => 'More breaths were logged than the :breaths prescribed.',
+        'pace' => 'The pace is outside what was prescribed.',
+        'not-yours' => 'This practice does not belong to your programme.',
+        'no-short' => 'This exercise has no short version.',
+        'no-growth' => 'This exercise does not grow after that step.',
+        'ends-before' => 'The practice ends before it starts.',
+        'ends-ahead' => 'The practice ends in the future.',
+        'too-old' => 'The practice is more than :days days old.',
+        'too-long' => 'The practice is longer than four hours.',
+        'too-many-seconds' => 'More seconds were practised than passed.',
         'symptom' => 'The symptom does not belong to the kind of stop.',
         'too-large' => 'This is too large to be kept.',
     ],

@@ -32,7 +32,7 @@
         <h2>{{ $item['name'] }}</h2>
         <table><tr>
             <td class="half"><img src="{{ $item['ridge'] }}" alt=""><br>
-                {{ $item['about'] ? __('sheet.about') : '' }} {{ $item['minutes'] }} min{{ $item['breaths'] > 0 ? ', '.trans_choice('patient.today.breaths', $item['breaths']) : '' }}</td>
+                {{ $item['about'] ? __('sheet.about') : '' }} {{ $item['minutes'] }}{{ $item['breaths'] > 0 ? ', '.trans_choice('patient.today.breaths', $item['breaths']) : '' }}</td>
             <td class="half">
                 <p style="margin: 0">{{ $item['position'] }} @if ($item['props'] !== []){{ __('patient.practice.with', ['props' => implode(', ', $item['props'])]) }}@endif</p>
                 <p style="margin: 1mm 0">{{ $item['hands'] }} {{ $item['size'] }} {{ $item['gaze'] }}</p>

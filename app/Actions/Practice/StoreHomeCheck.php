@@ -24,7 +24,7 @@ final class StoreHomeCheck
     {
         $known = HomeCheck::query()->firstWhere('uuid', $uuid);
         if ($known !== null) {
-            return $known->patient_id === $device->patient_id ? $known : $this->refuse('This check is already stored for someone else.');
+            return $known->patient_id === $device->patient_id ? $known : $this->refuse((string) __('patient.log.someone-else'));
         }
         if ($takenAt > now()->addMinutes(5) || $takenAt < now()->subDays(Windows::WAITS_AT_MOST_DAYS)) {
             $this->refuse((string) __('patient.check.when'));

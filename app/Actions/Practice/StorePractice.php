@@ -41,7 +41,7 @@ final class StorePractice
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
             $known = Practice::query()->firstWhere('uuid', $log['uuid']);
             if ($known !== null) {
-                $this->refuse($known->patient_id !== $patient->id, 'uuid', 'This practice is already stored for someone else.');
+                $this->refuse($known->patient_id !== $patient->id, 'uuid', (string) __('patient.log.someone-else'));
 
                 return [$known, false];
             }
@@ -61,13 +61,13 @@ final class StorePractice
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
             $this->refuse(
                 (int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done',
-                "More breaths were logged than the {$timeline->breaths()} prescribed.",
+                (string) __('patient.log.more-breaths', ['breaths' => $timeline->breaths()]),
             );
 
             $tempo = isset($log['tempo']) ? (float) $log['tempo'] : null;
             $limits = $prescribed->prescription->guidance->tempo;
             $this->refuse(
-                $tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', 'The pace is outside what was prescribed.',
+                $tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', (string) __('patient.log.pace'),
             );
 
             $practice = Practice::query()->create([
@@ -118,7 +118,7 @@ final class StorePractice
             ->whereKey($log['version_id'])->first();
         $item = $version?->items->firstWhere('lineage', $log['lineage']);
         if ($version === null || $item === null) {
-            throw ValidationException::withMessages(['version_id' => 'This practice does not belong to your programme.']);
+            throw ValidationException::withMessages(['version_id' => __('patient.log.not-yours')]);
         }
 
         return [$version, $item];
@@ -126,7 +126,7 @@ final class StorePractice
 
     private function short(Item $item): Prescription
     {
-        return $item->shortVersion() ?? throw ValidationException::withMessages(['short' => 'This exercise has no short version.']);
+        return $item->shortVersion() ?? throw ValidationException::withMessages(['short' => __('patient.log.no-short')]);
     }
 
     /** Where breaths grow, the patient says what is enough, and that is then the whole. */
@@ -138,21 +138,21 @@ final class StorePractice
         try {
             return $timeline->enoughAfter((int) $step);
         } catch (InvalidValue) {
-            throw ValidationException::withMessages(['enough_step' => 'This exercise does not grow after that step.']);
+            throw ValidationException::withMessages(['enough_step' => __('patient.log.no-growth')]);
         }
     }
 
     private function checkTimes(CarbonImmutable $started, CarbonImmutable $ended, CarbonImmutable $now, int $secondsDone): void
     {
-        $this->refuse($ended < $started, 'ended_at', 'The practice ends before it starts.');
-        $this->refuse($ended > $now->addMinutes(5), 'ended_at', 'The practice ends in the future.');
+        $this->refuse($ended < $started, 'ended_at', (string) __('patient.log.ends-before'));
+        $this->refuse($ended > $now->addMinutes(5), 'ended_at', (string) __('patient.log.ends-ahead'));
         $this->refuse(
             $started < $now->subDays(Windows::WAITS_AT_MOST_DAYS), 'started_at',
-            'The practice is more than '.Windows::WAITS_AT_MOST_DAYS.' days old.',
+            (string) __('patient.log.too-old', ['days' => Windows::WAITS_AT_MOST_DAYS]),
         );
         $length = $started->diffInSeconds($ended);
-        $this->refuse($length > self::LONGEST_S, 'ended_at', 'The practice is longer than four hours.');
-        $this->refuse($secondsDone > $length + 5, 'seconds_done', 'More seconds were practised than passed.');
+        $this->refuse($length > self::LONGEST_S, 'ended_at', (string) __('patient.log.too-long'));
+        $this->refuse($secondsDone > $length + 5, 'seconds_done', (string) __('patient.log.too-many-seconds'));
     }
 
     private function refuse(bool $wrong, string $field, string $message): void

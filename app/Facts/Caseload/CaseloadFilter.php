@@ -6,14 +6,12 @@ namespace App\Facts\Caseload;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Str;
+use IvoryPace\Health\Flag;
 
 /** Which patients of a caseload are looked for. */
 final readonly class CaseloadFilter
 {
     private const LONGEST = 100;
-
-    /** Between the flags of a line, and around them. */
-    private const BETWEEN = '|';
 
     /**
      * @param  string  $search  every word of it begins a word of the name or stands in what is prescribed
@@ -41,13 +39,15 @@ final readonly class CaseloadFilter
             $lines->where(fn (Builder $either) => $either->where('names', 'like', "% $like%")->orWhere('prescribed', 'like', "%$like%"));
         }
         if ($this->responsible !== null) {
-            $lines->where('patients.practitioner_id', $this->responsible);
+            $lines->where('responsible', $this->responsible);
         }
         if ($this->reason !== '') {
-            $lines->where('caseload_lines.reason', $this->reason);
+            $lines->where('reason', $this->reason);
         }
         if ($this->flag !== '') {
-            $lines->where('flags', 'like', '%'.self::BETWEEN.addcslashes($this->flag, '%_\\').self::BETWEEN.'%');
+            $lines->whereRaw(
+                'flags & ? <> 0', [self::bits(array_filter(Flag::cases(), fn (Flag $flag) => $flag->label() === $this->flag))],
+            );
         }
     }
 
@@ -65,16 +65,27 @@ final readonly class CaseloadFilter
         return mb_strtolower(trim($latin) === '' ? $text : $latin);
     }
 
-    /** @param  list<string>  $flags  labels */
-    public static function joined(array $flags): string
+    /**
+     * One bit for each flag, in the order of the flags. When that changes, every line has to be made anew.
+     *
+     * @param  array<Flag>  $flags
+     */
+    public static function bits(array $flags): int
     {
-        return $flags === [] ? '' : self::BETWEEN.implode(self::BETWEEN, $flags).self::BETWEEN;
+        $bits = 0;
+        foreach (Flag::cases() as $place => $flag) {
+            $bits |= in_array($flag, $flags, true) ? 1 << $place : 0;
+        }
+
+        return $bits;
     }
 
     /** @return list<string> labels */
-    public static function flags(string $joined): array
+    public static function labels(int $bits): array
     {
-        return array_values(array_filter(explode(self::BETWEEN, $joined), fn (string $flag) => $flag !== ''));
+        $flags = array_filter(Flag::cases(), fn (Flag $flag, int $place) => ($bits & 1 << $place) !== 0, ARRAY_FILTER_USE_BOTH);
+
+        return array_values(array_map(fn (Flag $flag) => $flag->label(), $flags));
     }
 
     /** @return list<string> */

@@ -38,7 +38,7 @@ final class CaseloadLineOf
     private const LOOK_BACK_DAYS = 35;
 
     /**
-     * @return array{line: array<string, mixed>, urgency: int, since: CarbonImmutable|null, figures: array<string, mixed>,
+     * @return array{line: array<string, mixed>, flags: int, urgency: int, since: CarbonImmutable|null, figures: array<string, mixed>,
      *     holds_until: CarbonImmutable}
      */
     public static function on(OnFile $file): array
@@ -49,6 +49,7 @@ final class CaseloadLineOf
         $evidence = EvidenceOf::on($file);
         $proposals = $evidence === null ? null : ProposalOf::on($file, $evidence);
         $tally = $evidence?->adherence->ofProgramme($today->plusDays(1 - Windows::TALLY_DAYS), $today);
+        $screened = PatientFactsOf::screened($patient, $file->now);
         $line = CaseloadLine::for(self::facts($file, $evidence, $proposals, $tally));
 
         return [
@@ -56,7 +57,7 @@ final class CaseloadLineOf
                 'id' => $patient->id,
                 'name' => $patient->name,
                 'responsible' => $patient->practitioner_id,
-                'flags' => PatientFactsOf::screened($patient, $file->now)->labels(),
+                'flags' => $screened->labels(),
                 'prescribed' => $latest?->items->map(fn (ProgrammeItem $item) => $item->item()->summary())->implode('; '),
                 'reason' => $line->reason->value,
                 'heading' => $line->reason->heading(),
@@ -72,6 +73,7 @@ final class CaseloadLineOf
                 'symptom' => self::symptom($file),
                 'review_on' => $latest?->review_on->format('j M'),
             ],
+            'flags' => CaseloadFilter::bits($screened->shown()),
             'urgency' => $line->reason->order(),
             'since' => $line->reason->isNewestFirst()
                 ? $file->pauses->whereNull('until_at')->where('rule', PauseRules::GET_HELP)->max('from_at')

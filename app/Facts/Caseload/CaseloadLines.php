@@ -28,7 +28,7 @@ final class CaseloadLines
     public const MOST_PATIENTS = 2000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 5;
+    private const FORM = 6;
 
     private const AT_ONCE = 50;
 
@@ -49,11 +49,11 @@ final class CaseloadLines
     /** Sees to it that every line of a clinic is present, as far as whoever opens the Caseload waits for it. */
     public static function refreshFor(Clinic $clinic, CarbonImmutable $now): void
     {
-        $gone = DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
-            ->where('patients.clinic_id', $clinic->id)
-            ->where(fn (Builder $any) => $any->whereNull('made_of')->orWhere('form', '!=', self::FORM)
-                ->orWhereColumn('made_of', '!=', 'changes')->orWhere('holds_until', '<=', $now->utc()->format('Y-m-d H:i:s')))
-            ->get(['caseload_lines.patient_id', 'changes', 'made_of', 'form', 'holds_until'])->keyBy('patient_id');
+        $columns = ['patient_id', 'changes', 'made_of', 'form', 'holds_until'];
+        $of = fn (): Builder => DB::table('caseload_lines')->where('clinic_id', $clinic->id)->select($columns);
+        // Each by an index of its own: there may be thousands of lines, and hardly ever one that has run out.
+        $gone = $of()->where('is_stale', true)->union($of()->where('form', '<', self::FORM))
+            ->union($of()->where('holds_until', '<=', $now->utc()->format('Y-m-d H:i:s')))->get()->keyBy('patient_id');
         self::compute(self::awaited($gone, $now), $now);
     }
 
@@ -131,7 +131,7 @@ final class CaseloadLines
                     'urgency' => $made['urgency'], 'reason' => $made['line']['reason'],
                     'names' => mb_substr(CaseloadFilter::names($made['line']['name']), 0, self::LONGEST_NAMES),
                     'prescribed' => CaseloadFilter::plain($made['line']['prescribed'] ?? ''),
-                    'flags' => CaseloadFilter::joined($made['line']['flags']),
+                    'flags' => $made['flags'],
                     'since' => $made['since']?->format('Y-m-d H:i:s'),
                     'line' => Crypt::encryptString(json_encode($made['line'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)),
                     'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),

@@ -8,6 +8,7 @@ use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
 use App\Language\PatientChanges;
+use App\Language\PatientLanguage;
 use App\Models\Patient;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -124,7 +125,7 @@ final class BenchToolsController
                 ],
                 $changes,
             ),
-            'patient_note' => PatientChanges::inWords($changes),
+            'patient_note' => PatientLanguage::of($patient, fn () => PatientChanges::inWords($changes)),
         ]);
     }
 

@@ -19,7 +19,7 @@ final class FromOurPages
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        abort_if($request->header(self::HEADER) === null, 400, 'This address is for the pages of Ivory Pace only.');
+        abort_if($request->header(self::HEADER) === null, 400, (string) __('problem.our-pages'));
 
         return $next($request);
     }

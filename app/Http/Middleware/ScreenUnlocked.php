@@ -17,7 +17,7 @@ final class ScreenUnlocked
     public function handle(Request $request, Closure $next): Response
     {
         $device = $request->user('device');
-        abort_unless($device instanceof Device && ScreenLock::isOpenFor($request, $device), 423, 'Type your PIN first.');
+        abort_unless($device instanceof Device && ScreenLock::isOpenFor($request, $device), 423, (string) __('problem.pin'));
         ScreenLock::keepOpen($device);
 
         return $next($request);

@@ -37,8 +37,8 @@ final class CaseloadPage
      */
     public function lines(int $page): array
     {
-        $rows = $this->narrowed()->orderBy('caseload_lines.urgency')->orderByDesc('caseload_lines.since')->orderBy('patients.name')
-            ->orderBy('patients.id')->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line');
+        $rows = $this->narrowed()->orderBy('urgency')->orderByDesc('since')->orderBy('names')->orderBy('patient_id')
+            ->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line');
 
         return array_values(
             $rows->map(fn (mixed $line) => (object) json_decode(Crypt::decryptString(is_string($line) ? $line : '')))->all(),
@@ -53,12 +53,12 @@ final class CaseloadPage
      */
     public function counts(): array
     {
-        $all = $this->all()->groupBy('caseload_lines.reason', 'flags')->selectRaw('caseload_lines.reason, flags, count(*) as lines_there')
-            ->get();
-        $fitting = $this->filter->isForAll() ? $all
-            : $this->narrowed()->groupBy('caseload_lines.reason')->selectRaw('caseload_lines.reason, count(*) as lines_there')->get();
-        $flags = $all->flatMap(fn (stdClass $row) => CaseloadFilter::flags((string) $row->flags))->unique()
-            ->sort(SORT_NATURAL | SORT_FLAG_CASE);
+        $all = $this->all()->groupBy('reason')->selectRaw('reason, count(*) as lines_there, bit_or(flags) as flags')->get();
+        $fitting = $this->filter->isForAll()
+            ? $all
+            : $this->narrowed()->groupBy('reason')->selectRaw('reason, count(*) as lines_there')->get();
+        $flags = CaseloadFilter::labels($all->reduce(fn (int $bits, stdClass $row) => $bits | (int) $row->flags, 0));
+        sort($flags, SORT_NATURAL | SORT_FLAG_CASE);
         $there = self::byReason($all);
 
         return [
@@ -66,7 +66,7 @@ final class CaseloadPage
             'fitting' => array_sum(self::byReason($fitting)),
             'by_reason' => (object) self::byReason($fitting),
             'reasons' => self::reasons(array_keys($there)),
-            'flags' => array_values($flags->all()),
+            'flags' => $flags,
         ];
     }
 
@@ -98,8 +98,7 @@ final class CaseloadPage
 
     private function all(): Builder
     {
-        return DB::table('patients')->join('caseload_lines', 'caseload_lines.patient_id', '=', 'patients.id')
-            ->where('patients.clinic_id', $this->clinic->id)->whereNotNull('line');
+        return DB::table('caseload_lines')->where('clinic_id', $this->clinic->id)->whereNotNull('reason');
     }
 
     private function narrowed(): Builder

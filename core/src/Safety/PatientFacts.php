@@ -146,15 +146,18 @@ final readonly class PatientFacts
         return array_values($this->flags);
     }
 
-    /** @return list<string> for people: an early pregnancy is not said beside a late one */
+    /** @return list<Flag> for people: an early pregnancy is not said beside a late one */
+    public function shown(): array
+    {
+        $flags = $this->flags();
+        $isLate = in_array(Flag::LatePregnancy, $flags, true);
+
+        return array_values(array_filter($flags, fn (Flag $flag) => ! $isLate || $flag !== Flag::Pregnancy));
+    }
+
+    /** @return list<string> the same in words */
     public function labels(): array
     {
-        $isLate = in_array(Flag::LatePregnancy, $this->flags(), true);
-
-        return array_values(
-            array_map(
-                fn (Flag $flag) => $flag->label(), array_filter($this->flags(), fn (Flag $flag) => ! $isLate || $flag !== Flag::Pregnancy),
-            ),
-        );
+        return array_map(fn (Flag $flag) => $flag->label(), $this->shown());
     }
 }

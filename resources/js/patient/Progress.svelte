@@ -3,7 +3,7 @@
     import Tally from '../shared/Tally.svelte';
     import { clock } from '../shared/format';
     import { showPage } from './keeping/kept';
-    import { t, tn } from './words';
+    import { t, tallyWords, tn } from './words';
     import type { ProgressData } from './types';
 
     let progress = $state.raw<ProgressData | null>(null);
@@ -47,6 +47,7 @@
                             >{#each week as day, at (at)}
                                 <td class:paused={day?.paused}
                                     >{#if day}<span class="date small muted">{dayNumber(day.date)}</span><Tally
+                                            words={tallyWords()}
                                             days={[day.strokes]}
                                             height={16}
                                             stroke={5}

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { has, t } from './words';
+    import { has, locale, t } from './words';
     import * as outbox from './keeping/outbox';
     import { secondLooks, type SecondLook } from './keeping/secondLooks';
 
@@ -8,7 +8,7 @@
 
     const name = $derived(has(look.exercise) ? t(look.exercise) : look.exercise);
     const when = $derived(
-        new Date(look.stopped_at).toLocaleString('en-GB', { weekday: 'long', hour: '2-digit', minute: '2-digit' }),
+        new Date(look.stopped_at).toLocaleString(locale(), { weekday: 'long', hour: '2-digit', minute: '2-digit' }),
     );
 
     function say(settled: boolean): void {

@@ -51,9 +51,7 @@
                     <h2>{item.name}</h2>
                     <span class="muted"
                         >{item.about ? t('patient.sheet.about') : ''}
-                        {item.minutes} min{item.breaths > 0
-                            ? `, ${tn('patient.today.breaths', item.breaths)}`
-                            : ''}</span
+                        {item.minutes}{item.breaths > 0 ? `, ${tn('patient.today.breaths', item.breaths)}` : ''}</span
                     >
                 </div>
                 <img src={item.ridge} alt={item.name} />

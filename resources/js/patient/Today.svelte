@@ -11,7 +11,7 @@
     import SecondLookCard from './SecondLookCard.svelte';
     import { secondLooks } from './keeping/secondLooks';
     import Unsent from './Unsent.svelte';
-    import { lengthOf, t, tn } from './words';
+    import { lengthOf, t, tallyWords, tn } from './words';
     import WasThatYou from './WasThatYou.svelte';
     import type { TodayData, TodayItem, TodaySlot } from './types';
 
@@ -205,7 +205,7 @@
                                       : `${slot.from}–${slot.to}`}</span
                             ></span
                         >
-                        {#if slot.done}<Tally days={[[slot.done.stroke]]} height={18} />{/if}
+                        {#if slot.done}<Tally words={tallyWords()} days={[[slot.done.stroke]]} height={18} />{/if}
                         {#if its && !paused.includes(its) && (!slot.done || slot.done.stroke === 'partial')}
                             <button type="button" class="button plain" onclick={() => onbegin(its, slot)}
                                 >{t(

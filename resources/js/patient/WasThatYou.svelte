@@ -1,6 +1,6 @@
 <script lang="ts">
     import * as outbox from './keeping/outbox';
-    import { t } from './words';
+    import { locale, t } from './words';
     import { unclaimed } from './keeping/unclaimed';
     import type { PracticeLog, Recovery } from './types';
 
@@ -11,7 +11,7 @@
     let toDiary = $state(false);
 
     const clockOf = (log: PracticeLog): string =>
-        new Date(log.started_at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+        new Date(log.started_at).toLocaleTimeString(locale(), { hour: '2-digit', minute: '2-digit' });
 
     function say(log: PracticeLog, mine: boolean): void {
         unclaimed.drop(log.uuid);

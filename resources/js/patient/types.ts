@@ -188,7 +188,7 @@ export interface SheetData {
         name: string;
         steps: string[];
         ridge: string;
-        minutes: number;
+        minutes: string;
         about: boolean;
         breaths: number;
         position: string;

@@ -1,5 +1,13 @@
+import type { TallyWords } from '../shared/tally';
+
 /** The patient's texts, by translation key, as the page brought them. */
-const words = JSON.parse(document.getElementById('words')?.textContent ?? '{}') as Record<string, string>;
+const words = JSON.parse(globalThis.document?.getElementById('words')?.textContent ?? '{}') as Record<string, string>;
+
+/** In which the patient is spoken to; days and times are written as it is usual in it. */
+export function locale(): string {
+    const lang = (globalThis.document?.documentElement.lang ?? '').replace('_', '-');
+    return lang === 'en' || lang === '' ? 'en-GB' : lang;
+}
 
 /** A text with its :values filled in. A missing key shows itself, so that it is noticed. */
 export function t(key: string, values: Record<string, string | number> = {}): string {
@@ -23,5 +31,18 @@ export function has(key: string): boolean {
 
 /** "3 min 20", from seconds. */
 export function lengthOf(seconds: number): string {
-    return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min${seconds % 60 ? ` ${seconds % 60}` : ''}`;
+    const values = { minutes: Math.floor(seconds / 60), seconds: seconds % 60 };
+    if (seconds < 60) return t('patient.length.seconds', values);
+    return t(values.seconds === 0 ? 'patient.length.minutes' : 'patient.length.both', values);
 }
+
+/** The strokes of the tally, for those who do not see them. */
+export const tallyWords = (): TallyWords => ({
+    none: t('patient.tally.none'),
+    done: t('patient.tally.done'),
+    partial: t('patient.tally.partial'),
+    missed: t('patient.tally.missed'),
+    stopped: t('patient.tally.stopped'),
+    extra: t('patient.tally.extra'),
+    'put-off': t('patient.tally.put-off'),
+});

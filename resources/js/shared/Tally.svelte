@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { stripMarks, tallyInWords } from './tally';
+    import { stripMarks, tallyInWords, type TallyWords } from './tally';
     import type { Stroke } from './timeline';
 
     interface Props {
@@ -9,9 +9,11 @@
         gap?: number;
         dayWidth?: number | null;
         label?: string;
+        /** In which it is told to those who do not see it; the practitioner's where none are given. */
+        words?: TallyWords;
     }
 
-    let { days, height = 15, stroke = 4.2, gap = 6, dayWidth = null, label = '' }: Props = $props();
+    let { days, height = 15, stroke = 4.2, gap = 6, dayWidth = null, label = '', words }: Props = $props();
 
     const strip = $derived(stripMarks(days, stroke, gap, dayWidth));
 </script>
@@ -22,7 +24,7 @@
     height={height + 4}
     viewBox="0 -3 {strip.width} {height + 4}"
     role="img"
-    aria-label={label === '' ? tallyInWords(days) : `${label}: ${tallyInWords(days)}`}
+    aria-label={label === '' ? tallyInWords(days, words) : `${label}: ${tallyInWords(days, words)}`}
 >
     {#each strip.marks as mark, index (index)}
         {#if mark.kind === 'done'}

@@ -5,14 +5,17 @@ export interface Mark {
     x: number;
 }
 
-const WORDS: Record<Stroke, string> = {
+type Counted = Exclude<Stroke, 'open'>;
+export type TallyWords = Record<Counted | 'none', string>;
+
+const WORDS: TallyWords = {
+    none: 'No practice yet',
     done: 'done',
     partial: 'in part',
     missed: 'missed',
     stopped: 'stopped for a symptom',
     extra: 'extra',
     'put-off': 'not today',
-    open: 'still to come',
 };
 
 const LETTERS: Record<string, Stroke> = {
@@ -50,10 +53,13 @@ export function stripMarks(
     return { marks, width: x };
 }
 
-/** The same in words, for those who do not see it. */
-export function tallyInWords(days: Stroke[][]): string {
+/** The same in words, for those who do not see it; in other words than the practitioner's where they are given. */
+export function tallyInWords(days: Stroke[][], words: TallyWords = WORDS): string {
     const all = days.flat().filter((kind) => kind !== 'open');
-    if (all.length === 0) return 'No practice yet';
-    const kinds = (Object.keys(WORDS) as Stroke[]).filter((kind) => kind !== 'open' && all.includes(kind));
-    return kinds.map((kind) => `${all.filter((each) => each === kind).length} ${WORDS[kind]}`).join(', ');
+    if (all.length === 0) return words.none;
+    const kinds = (Object.keys(WORDS) as (keyof TallyWords)[]).filter((kind): kind is Counted => kind !== 'none');
+    return kinds
+        .filter((kind) => all.includes(kind))
+        .map((kind) => `${all.filter((each) => each === kind).length} ${words[kind]}`)
+        .join(', ');
 }

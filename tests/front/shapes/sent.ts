@@ -2545,7 +2545,7 @@ export type SentToSheet = {
             breaths: number;
             gaze: string;
             hands: string;
-            minutes: number;
+            minutes: string;
             name: string;
             needed: string;
             position: string;

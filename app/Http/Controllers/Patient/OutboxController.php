@@ -36,10 +36,11 @@ final class OutboxController
     public function __invoke(Request $request): JsonResponse
     {
         $device = DeviceGuard::deviceOf($request, signedOutToo: true);
-        abort_if($device === null, 401, 'This device is not known.');
+        abort_if($device === null, 401, (string) __('problem.not-known'));
         // Who has withdrawn consent is not recorded any more, not even aside.
         abort_unless(
-            $device->revoked_at === null || ConsentText::isAcceptedFor($device->patient_id, $device->id), 401, 'This device is signed out.',
+            $device->revoked_at === null || ConsentText::isAcceptedFor($device->patient_id, $device->id), 401,
+            (string) __('problem.signed-out'),
         );
         $request->validate([
             'sent_at' => ['required', Kinds::TIME],

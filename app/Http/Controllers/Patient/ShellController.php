@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Device\PatientWorker;
+use App\Guard\DeviceGuard;
+use App\Language\PatientLanguage;
 use App\Language\PatientTexts;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** The one page of the patient's side. */
 final class ShellController
 {
-    public function __invoke(): View
+    public function __invoke(Request $request): View
     {
+        // The page is kept on the device: it speaks the language of whoever the device belongs to.
+        $device = DeviceGuard::deviceOf($request);
+        PatientLanguage::speak($device?->patient->locale ?? PatientLanguage::wished($request));
+
         return view('patient', ['words' => PatientTexts::forPatients()]);
     }
 

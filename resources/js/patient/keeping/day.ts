@@ -1,3 +1,4 @@
+import { locale } from '../words';
 import type { Waiting } from './store';
 import type {
     Bundle,
@@ -62,7 +63,7 @@ export function withWaiting(today: TodayData, waiting: readonly Waiting[], offse
 }
 
 function clockOf(instant: string): string {
-    return new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+    return new Date(instant).toLocaleTimeString(locale(), { hour: '2-digit', minute: '2-digit' });
 }
 
 function strokeOf(log: PracticeLog, items: TodayItem[]): 'done' | 'partial' | 'stopped' {
@@ -164,7 +165,7 @@ export function writableDays(
                 ? say('patient.diary.today')
                 : ago === 1
                   ? say('patient.diary.yesterday')
-                  : at.toLocaleDateString('en-GB', { weekday: 'long', timeZone: 'UTC' });
+                  : at.toLocaleDateString(locale(), { weekday: 'long', timeZone: 'UTC' });
         return { date: at.toISOString().slice(0, 10), label };
     });
 }

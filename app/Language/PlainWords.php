@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Language;
+
+use Carbon\CarbonImmutable;
+use IvoryPace\Breath\Cycle;
+use IvoryPace\Calendar\Weekday;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Prop;
+use IvoryPace\Numbers;
+use IvoryPace\Programme\AnchorSlot;
+use IvoryPace\Programme\Item;
+use IvoryPace\Programme\ItemPart;
+
+/** Parts of a prescription in words of the language that is spoken now. */
+final class PlainWords
+{
+    private const A_MONDAY = '2024-01-01';
+
+    public static function name(Item $item): string
+    {
+        return $item->routine->name ?? self::exercise($item->prescription);
+    }
+
+    public static function exercise(Prescription $prescription): string
+    {
+        return $prescription->own->name ?? (string) __("exercise.{$prescription->technique->key}.name");
+    }
+
+    /** "6 breaths", "3 min". */
+    public static function length(Prescription $prescription): string
+    {
+        return $prescription->technique->countsRepeats()
+            ? trans_choice("sheet.length.{$prescription->technique->length->value}", (int) $prescription->breaths)
+            : self::minutes($prescription->exerciseSeconds() / 60);
+    }
+
+    public static function minutes(float $minutes): string
+    {
+        return (string) __('sheet.minutes', ['minutes' => Numbers::print($minutes, 1)]);
+    }
+
+    public static function position(Prescription $prescription): string
+    {
+        return (string) __("position.{$prescription->position->value}");
+    }
+
+    /** "Extended exhale, 4:0:6:1, sitting, 6 breaths". */
+    public static function step(Prescription $step): string
+    {
+        $ratios = array_values(array_unique(array_map(fn (Cycle $cycle) => $cycle->pattern->toDisplayString(), $step->cycles())));
+
+        return implode(', ', array_filter([self::exercise($step), $ratios[0] ?? '', self::position($step), self::length($step)]));
+    }
+
+    /** "waking 06:00–09:00, Mon Thu"; every day needs no word. */
+    public static function anchor(AnchorSlot $slot): string
+    {
+        $days = count($slot->weekdays) === 7 ? '' : ', '.implode(' ', array_map(self::weekday(...), $slot->weekdays));
+
+        return __("anchor.{$slot->anchor->value}")." {$slot->from->toString()}–{$slot->to->toString()}$days";
+    }
+
+    /** One part of an item; empty where it has none. */
+    public static function part(ItemPart $part, Item $item): string
+    {
+        $short = $item->shortVersion();
+
+        return match ($part) {
+            ItemPart::Ratio => (string) $item->prescription->pattern?->toString(),
+            ItemPart::Length => self::length($item->prescription),
+            ItemPart::Position => self::position($item->prescription),
+            ItemPart::PracticesADay => $item->plan === null ? (string) __('sheet.needed') : (string) count($item->plan->slots),
+            ItemPart::When => $item->asNeeded === null
+                ? implode('; ', array_map(self::anchor(...), $item->plan->slots ?? []))
+                : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
+            ItemPart::Props => implode(', ', array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $item->prescription->props)),
+            ItemPart::Steps => implode('; ', $item->routine === null ? [] : array_map(self::step(...), $item->exercises())),
+            ItemPart::ShortVersion => $short === null ? '' : self::length($short),
+            default => '',
+        };
+    }
+
+    private static function weekday(Weekday $day): string
+    {
+        return CarbonImmutable::parse(self::A_MONDAY)->addDays($day->value - 1)->isoFormat('ddd');
+    }
+}
