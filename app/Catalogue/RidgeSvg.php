@@ -11,9 +11,9 @@ use IvoryPace\Numbers;
 /** The ridge as a standing drawing, for paper. */
 final class RidgeSvg
 {
-    private const WIDTH = 520;
+    public const WIDTH = 520;
 
-    private const HEIGHT = 90;
+    public const HEIGHT = 90;
 
     private const INK = '#24302f';
 
@@ -62,7 +62,7 @@ final class RidgeSvg
             // Labels of neighbours stand on two rows, so that short phases do not run into each other.
             $labels .= sprintf('<text x="%s" y="%s" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="%s">%s</text>',
                 min(self::WIDTH - 24, max(24, ($x($cue->startMs) + $x($cue->endMs())) / 2)), self::HEIGHT + ($index % 2 === 0 ? 20 : 34),
-                self::INK, $label);
+                self::INK, e($label));
         }
 
         return $fills.self::stroke($line, 1.6).self::stroke("M0 {$base}H".self::WIDTH, 1.4).self::stroke($ticks, 1).$labels;

@@ -36,12 +36,16 @@ final class PatientSheet
         $options->setFontCache(storage_path('framework/cache'));
         $dompdf = new Dompdf($options);
         $dompdf->setPaper('A4');
-        // A practitioner prints it too: it speaks to the patient all the same.
-        $html = PatientLanguage::of($patient, fn () => view('sheet', self::data($version, $patient))->render());
-        $dompdf->loadHtml($html, 'UTF-8');
+        $dompdf->loadHtml(self::html($version, $patient), 'UTF-8');
         $dompdf->render();
 
         return (string) $dompdf->output();
+    }
+
+    /** As it is printed. A practitioner prints it too: it speaks to the patient all the same. */
+    public static function html(ProgrammeVersion $version, Patient $patient): string
+    {
+        return PatientLanguage::of($patient, fn () => view('sheet', self::data($version, $patient))->render());
     }
 
     /** @return array<string, mixed> the same, to be shown on the patient's device */

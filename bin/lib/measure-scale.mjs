@@ -68,7 +68,7 @@ if (short) {
         );
     console.log(label);
     line('  a bare Inertia page', 'bare');
-    line('  the Caseload', 'caseload', 3);
-    line('  the Course, three months of a year', 'course', 3);
+    line('  the Caseload', 'caseload', 2);
+    line('  the Course, three months of a year', 'course', 2);
     line('  the Course, the whole year week by week', 'year', 3);
 }

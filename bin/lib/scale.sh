@@ -1,7 +1,7 @@
 # The Caseload and the Course of a clinic with many patients, in a database of its own.
 SCALE_PATIENTS="${SCALE_PATIENTS:-500}"
 SCALE_DAYS="${SCALE_DAYS:-365}"
-GROWTH="${GROWTH:-50 200 500 1000 2000}"
+GROWTH="${GROWTH:-50 500 5000}"
 
 measure_scale() {
   say "Filling a database with $SCALE_PATIENTS patients and $SCALE_DAYS days of practice; this takes some minutes"

@@ -45,6 +45,10 @@ return [
     'change' => [
         'step' => ':exercise changes from tomorrow on. Now: :now.',
     ],
+    'ridge' => [
+        'inhale' => 'in', 'top-up' => 'top-up', 'hold' => 'hold', 'exhale' => 'out', 'rest' => 'rest', 'retention' => 'retention',
+        'release' => 'release', 'catch' => 'catch', 'hum-open' => 'hum, open', 'pause' => 'pause', 'seconds' => 's', 'minutes' => 'min',
+    ],
     'length' => ['seconds' => ':seconds s', 'minutes' => ':minutes min', 'both' => ':minutes min :seconds'],
     'tally' => [
         'none' => 'No practice yet', 'done' => 'done', 'partial' => 'in part', 'missed' => 'missed', 'stopped' => 'stopped for a symptom',

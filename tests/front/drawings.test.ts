@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { dayAxis, plusDays } from '../../resources/js/lib/axis';
 import { clock, percent, plural, short } from '../../resources/js/shared/format';
+import type { RidgeShape } from '../../resources/js/shared/timeline';
 import { breathGeometry, uncountedGeometry } from '../../resources/js/shared/ridge';
 import { stripMarks, tallyInWords } from '../../resources/js/shared/tally';
 import { cue } from './timelines';
@@ -151,5 +153,20 @@ describe('numbers in words', () => {
         expect([clock(144_000), clock(59_600), clock(0)]).toEqual(['2:24', '1:00', '0:00']);
         expect([short(7.0), short(0.714285), short(1.25), percent(0.738)]).toEqual(['7', '0.71', '1.25', '74 %']);
         expect([plural(1, 'day', 'days'), plural(0, 'day', 'days')]).toEqual(['1 day', '0 days']);
+    });
+});
+
+describe('the ridge on paper', () => {
+    it('has the line of the ridge on the screen', () => {
+        const cases = JSON.parse(readFileSync('tests/front/ridges.json', 'utf8')) as {
+            technique: string;
+            ridge: RidgeShape;
+            width: number;
+            height: number;
+            line: string;
+        }[];
+        for (const { technique, ridge, width, height, line } of cases) {
+            if (ridge.minutes === null) expect(breathGeometry(ridge, width, height).line, technique).toBe(line);
+        }
     });
 });

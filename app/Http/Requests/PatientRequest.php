@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Language\PatientLanguage;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use Illuminate\Foundation\Http\FormRequest;
@@ -18,6 +19,7 @@ final class PatientRequest extends FormRequest
             'name' => ['required', 'string', 'max:120'],
             'birth_date' => ['required', 'date_format:Y-m-d', 'before:tomorrow', 'after:1900-01-01'],
             'time_zone' => ['required', 'timezone:all'],
+            'locale' => ['sometimes', 'string', 'in:'.implode(',', array_keys(PatientLanguage::all()))],
             'day_start' => ['required', 'date_format:H:i'],
             'contact' => ['nullable', 'string', 'max:300'],
             'minutes_a_day' => ['nullable', 'integer', 'between:1,240'],
@@ -35,6 +37,7 @@ final class PatientRequest extends FormRequest
             'birth_date.before' => 'The date of birth is in the future.',
             'birth_date.after' => 'The date of birth is before 1900.',
             'time_zone.timezone' => 'Choose a time zone from the list, like Europe/Lisbon.',
+            'locale' => 'Choose a language from the list.',
             'day_start.date_format' => 'This is not a time; write it like 04:00.',
             'minutes_a_day.between' => 'Between 1 and 240 minutes, or leave it empty.',
             'minutes_a_day.integer' => 'Whole minutes, or leave it empty.',

@@ -6,6 +6,7 @@ namespace App\Pages\Record;
 
 use App\Facts\AskedForms;
 use App\Facts\SharedWith;
+use App\Language\PatientLanguage;
 use App\Models\CareSession;
 use App\Models\Handover;
 use App\Models\Measurement;
@@ -33,9 +34,13 @@ final class RecordOf
             'patient' => PatientHead::of($patient, $now),
             'details' => [
                 'name' => $patient->name, 'birth_date' => $patient->birth_date->format('Y-m-d'), 'time_zone' => $patient->time_zone,
-                'day_start' => $patient->day_start,
+                'locale' => $patient->locale, 'day_start' => $patient->day_start,
                 'contact' => $patient->contact ?? '', 'minutes_a_day' => (string) ($patient->minutes_a_day ?? ''),
             ],
+            'languages' => array_map(
+                fn (string $locale, string $name) => ['value' => $locale, 'label' => $name], array_keys(PatientLanguage::all()),
+                PatientLanguage::all(),
+            ),
             'added_on' => $day($patient->created_at),
             'screenings' => ScreeningForm::history($patient),
             'red_flags' => ScreeningForm::redFlags($patient),

@@ -13,6 +13,7 @@
         patient,
         details,
         time_zones,
+        languages,
         added_on,
         screenings,
         red_flags,
@@ -129,7 +130,7 @@
         </div>
         <div class="grid gap-7">
             <RedFlagActions {patient} flags={red_flags} {exercises} />
-            <Details patientId={patient.id} {details} {time_zones} addedOn={added_on} />
+            <Details patientId={patient.id} {details} {time_zones} {languages} addedOn={added_on} />
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />
         </div>
     </div>

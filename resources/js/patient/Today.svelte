@@ -11,7 +11,7 @@
     import SecondLookCard from './SecondLookCard.svelte';
     import { secondLooks } from './keeping/secondLooks';
     import Unsent from './Unsent.svelte';
-    import { lengthOf, t, tallyWords, tn } from './words';
+    import { lengthOf, ridgeWords, t, tallyWords, tn } from './words';
     import WasThatYou from './WasThatYou.svelte';
     import type { TodayData, TodayItem, TodaySlot } from './types';
 
@@ -148,7 +148,7 @@
                 <h2>{t(item.name)}</h2>
                 <span class="muted">{lengthOf(item.seconds)}</span>
             </div>
-            <Ridge shape={item.ridge} width={316} height={78} label={t(item.name)} />
+            <Ridge words={ridgeWords()} shape={item.ridge} width={316} height={78} label={t(item.name)} />
             <p class="small muted">
                 {t(item.position)}
                 {item.props.length > 0

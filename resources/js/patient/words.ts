@@ -1,3 +1,4 @@
+import { ENGLISH, type RidgeWords } from '../shared/ridge';
 import type { TallyWords } from '../shared/tally';
 
 /** The patient's texts, by translation key, as the page brought them. */
@@ -46,3 +47,9 @@ export const tallyWords = (): TallyWords => ({
     extra: t('patient.tally.extra'),
     'put-off': t('patient.tally.put-off'),
 });
+
+/** What stands under a ridge. */
+export const ridgeWords = (): RidgeWords =>
+    Object.fromEntries(
+        (Object.keys(ENGLISH) as (keyof RidgeWords)[]).map((name) => [name, t(`patient.ridge.${name}`)]),
+    ) as RidgeWords;

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { breathGeometry, uncountedGeometry } from './ridge';
+    import { breathGeometry, ENGLISH, uncountedGeometry, type RidgeWords } from './ridge';
     import type { RidgeShape } from './timeline';
 
     interface Props {
@@ -11,12 +11,14 @@
         label: string;
         /** Only the drawing: no ruler and no labels, for lists. */
         bare?: boolean;
+        /** In which it is labelled; the practitioner's where none are given. */
+        words?: RidgeWords;
     }
 
-    let { shape, width = 700, height = 190, inked = null, label, bare = false }: Props = $props();
+    let { shape, width = 700, height = 190, inked = null, label, bare = false, words = ENGLISH }: Props = $props();
 
     const id = $props.id();
-    const breath = $derived(breathGeometry(shape, width, height));
+    const breath = $derived(breathGeometry(shape, width, height, words));
     const uncounted = $derived(shape.minutes === null ? null : uncountedGeometry(shape.minutes, width, height * 0.6));
     const base = $derived(uncounted ? height * 0.6 : breath.baseline);
     const below = $derived(Math.max(uncounted ? base : breath.bottom, base));
@@ -68,7 +70,7 @@
                     x={tick.x}
                     y={base + 25}
                     text-anchor={tick.x === 0 ? 'start' : tick.x >= width ? 'end' : 'middle'}
-                    >{tick.label}{tick.x >= width ? ' min' : ''}</text
+                    >{tick.label}{tick.x >= width ? ` ${words.minutes}` : ''}</text
                 >
             {/if}
         {/each}

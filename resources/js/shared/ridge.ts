@@ -21,12 +21,36 @@ const TONES: Partial<Record<CueKind, Tone>> = {
     release: 'exhale',
 };
 
-const NAMES: Partial<Record<CueKind, string>> = {
+/** What stands under the phases, and the unit of minutes. */
+export type RidgeWords = Record<
+    | 'inhale'
+    | 'top-up'
+    | 'hold'
+    | 'exhale'
+    | 'rest'
+    | 'retention'
+    | 'release'
+    | 'catch'
+    | 'hum-open'
+    | 'pause'
+    | 'seconds'
+    | 'minutes',
+    string
+>;
+
+export const ENGLISH: RidgeWords = {
     inhale: 'in',
-    exhale: 'out',
     'top-up': 'top-up',
     hold: 'hold',
+    exhale: 'out',
     rest: 'rest',
+    retention: 'retention',
+    release: 'release',
+    catch: 'catch',
+    'hum-open': 'hum, open',
+    pause: 'pause',
+    seconds: 's',
+    minutes: 'min',
 };
 
 export function toneOf(kind: CueKind): Tone {
@@ -36,17 +60,19 @@ export function toneOf(kind: CueKind): Tone {
 const round = (value: number): number => Math.round(value * 100) / 100;
 
 /** "in 4" in counts; a pause that is not counted in seconds. */
-function labelOf(cue: Cue, count_s: number): string {
-    if (cue.instruction === 'cue.catch') return 'catch';
-    if (cue.kind === 'hum') return 'hum, open';
+function labelOf(cue: Cue, count_s: number, words: RidgeWords): string {
+    if (cue.instruction === 'cue.catch') return words.catch;
+    if (cue.kind === 'hum') return words['hum-open'];
+    const name = cue.kind in words ? words[cue.kind as keyof RidgeWords] : cue.kind;
+    const seconds = `${round(cue.ms / 1000)} ${words.seconds}`;
     if (cue.kind === 'retention' || (cue.beats.length === 0 && cue.kind !== 'hold' && cue.kind !== 'rest'))
-        return `${NAMES[cue.kind] ?? cue.kind} ${round(cue.ms / 1000)} s`;
-    if (cue.beats.length === 0) return `pause ${round(cue.ms / 1000)} s`;
-    return `${NAMES[cue.kind] ?? cue.kind} ${round(cue.ms / 1000 / count_s)}`;
+        return `${name} ${seconds}`;
+    if (cue.beats.length === 0) return `${words.pause} ${seconds}`;
+    return `${name} ${round(cue.ms / 1000 / count_s)}`;
 }
 
 /** Lays out one breath: the curve that PHP gives each cue, its ruler, and labels that do not collide. */
-export function breathGeometry(shape: RidgeShape, width: number, height: number): RidgeGeometry {
+export function breathGeometry(shape: RidgeShape, width: number, height: number, words = ENGLISH): RidgeGeometry {
     const cues = shape.cues;
     const first = cues[0];
     const last = cues[cues.length - 1];
@@ -70,7 +96,7 @@ export function breathGeometry(shape: RidgeShape, width: number, height: number)
     const phases = cues.map((cue) => {
         const from = x(cue.at);
         const to = x(cue.at + cue.ms);
-        const label = labelOf(cue, shape.count_s);
+        const label = labelOf(cue, shape.count_s, words);
         const half = label.length * 3.9;
         const middle = Math.min(Math.max((from + to) / 2, half), width - half);
         // A label that would touch the one before goes one row down.

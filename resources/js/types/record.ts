@@ -1,11 +1,12 @@
 import type { QuestionnaireView } from './measure';
-import type { PatientHead, TrailLine } from './pages';
+import type { Choice, PatientHead, TrailLine } from './pages';
 import type { PastScreening, PausedExercise, RedFlagAnswer } from './screening';
 
 export interface DetailFields {
     name: string;
     birth_date: string;
     time_zone: string;
+    locale: string;
     day_start: string;
     contact: string;
     minutes_a_day: string;
@@ -27,6 +28,7 @@ export interface RecordProps {
     patient: PatientHead;
     details: DetailFields;
     time_zones: string[];
+    languages: Choice[];
     added_on: string;
     screenings: PastScreening[];
     red_flags: RedFlagAnswer[];

@@ -55,7 +55,7 @@ final class RoomsTest extends TestCase
             'Pages/Course' => 'Catalogue Facts Models Pages/Shared',
             'Pages/Exercises' => 'Catalogue Facts Models',
             'Pages/Measure' => 'Facts Models Pages/Shared',
-            'Pages/Record' => 'Facts Models Pages/Shared',
+            'Pages/Record' => 'Facts Language Models Pages/Shared',
             'Pages/Session' => 'Facts Models Pages/Measure Pages/Shared',
             'Http' => 'Actions Catalogue Device Facts Guard Language Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic Pages/Course '
                 .'Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared',

@@ -1571,6 +1571,7 @@ export type SentRecord = {
         birth_date: string;
         contact: string;
         day_start: string;
+        locale: 'en';
         minutes_a_day: string;
         name: string;
         time_zone: string;
@@ -1580,6 +1581,10 @@ export type SentRecord = {
         name: string;
     }[];
     handovers: [];
+    languages: [{
+        label: string;
+        value: 'en';
+    }];
     measurements: ({
         by: string;
         how: string;

@@ -13,6 +13,7 @@ use App\Models\Device;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Throwable;
@@ -70,7 +71,7 @@ final class OutboxController
         try {
             return ['result' => Kinds::store($item['kind'], $device, $item['body'], $sent) ? 'stored' : 'again'];
         } catch (ValidationException $problem) {
-            return ['result' => 'refused', 'message' => $problem->getMessage(), 'errors' => $problem->errors()];
+            return ['result' => 'refused', 'message' => Arr::flatten($problem->errors())[0] ?? '', 'errors' => $problem->errors()];
         } catch (Throwable $problem) {
             report($problem);
 

@@ -3,14 +3,22 @@
     import { Button, Input, Select } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import type { DetailFields } from '../../types/record';
+    import type { Choice } from '../../types/pages';
     import Field from '../Field.svelte';
 
     let {
         patientId,
         details,
         time_zones,
+        languages,
         addedOn,
-    }: { patientId: string; details: DetailFields; time_zones: string[]; addedOn: string } = $props();
+    }: {
+        patientId: string;
+        details: DetailFields;
+        time_zones: string[];
+        languages: Choice[];
+        addedOn: string;
+    } = $props();
 
     const form = useForm(untrack(() => ({ ...details })));
     const zones = $derived(time_zones.map((zone) => ({ value: zone, name: zone.replaceAll('_', ' ') })));
@@ -35,6 +43,10 @@
             <dd>{details.birth_date}</dd>
             <dt class="text-muted">Time zone</dt>
             <dd>{details.time_zone.replaceAll('_', ' ')}, day starts {details.day_start}</dd>
+            {#if languages.length > 1}
+                <dt class="text-muted">Spoken to in</dt>
+                <dd>{languages.find((each) => each.value === details.locale)?.label ?? details.locale}</dd>
+            {/if}
             <dt class="text-muted">Minutes a day</dt>
             <dd>{details.minutes_a_day || 'not said'}</dd>
             <dt class="text-muted">Contact</dt>
@@ -78,6 +90,17 @@
                         {...attributes}
                     />{/snippet}</Field
             >
+            {#if languages.length > 1}
+                <Field id="locale" label="Spoken to in" error={form.errors.locale}
+                    >{#snippet children(attributes)}<Select
+                            size="sm"
+                            items={languages.map((each) => ({ value: each.value, name: each.label }))}
+                            placeholder=""
+                            bind:value={form.locale}
+                            {...attributes}
+                        />{/snippet}</Field
+                >
+            {/if}
             <Field id="day_start" label="Day starts at" error={form.errors.day_start}
                 >{#snippet children(attributes)}<Input
                         size="sm"

@@ -2,7 +2,7 @@
     import { onMount } from 'svelte';
     import Ridge from '../../shared/Ridge.svelte';
     import Join from './Join.svelte';
-    import { t } from '../words';
+    import { ridgeWords, t } from '../words';
     import type { Playable, TodayItem } from '../types';
 
     interface Props {
@@ -40,7 +40,7 @@
         <h1>{t('patient.practice.get-ready')}</h1>
         <button type="button" class="button plain" onclick={onback}>{t('patient.practice.back')}</button>
     </div>
-    <Ridge shape={played.ridge} width={350} height={80} label={t(item.name)} />
+    <Ridge words={ridgeWords()} shape={played.ridge} width={350} height={80} label={t(item.name)} />
     {#if isShort}<p class="muted">{t('patient.practice.short')}</p>{/if}
     <ul class="lines">
         {#each lines as line (line)}<li>{line}</li>{/each}

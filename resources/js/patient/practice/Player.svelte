@@ -20,7 +20,7 @@
     import { phrase, stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
     import type { Cue } from '../../shared/timeline';
-    import { t } from '../words';
+    import { ridgeWords, t } from '../words';
     import type { Settings } from '../keeping/settings';
     import HelpCard from '../HelpCard.svelte';
     import type { Help, Playable, Rules, TodayItem } from '../types';
@@ -310,7 +310,14 @@
             {isPaused ? '' : shown}
         </p>
         <div class="ridge" style:opacity={stage.sight}>
-            <Ridge shape={stage.shape} width={350} height={108} inked={stage.inked} label={t(item.name)} />
+            <Ridge
+                words={ridgeWords()}
+                shape={stage.shape}
+                width={350}
+                height={108}
+                inked={stage.inked}
+                label={t(item.name)}
+            />
         </div>
     </div>
     <p class="small muted hint">
