@@ -89,15 +89,14 @@ final class CaseloadLines
     private static function present(Clinic $clinic, string $column, CarbonImmutable $now): Collection
     {
         $rows = self::rows($clinic->id, $column);
-        $gone = $rows->reject(fn (stdClass $row) => self::holds($row, $now));
-        $stale = self::awaited($gone, $now);
-        if ($stale === []) {
-            return $rows;
+        $stale = self::awaited($rows->reject(fn (stdClass $row) => self::holds($row, $now)), $now);
+        if ($stale !== []) {
+            self::compute($stale, $now);
+            $rows = self::rows($clinic->id, $column);
         }
-        self::compute($stale, $now);
 
-        // A patient may have been added a moment ago; whoever opens it next sees them.
-        return self::rows($clinic->id, $column)->filter(fn (stdClass $row) => $row->{$column} !== null);
+        // A patient may have been added between the two: whoever opens it next sees them.
+        return $rows->filter(fn (stdClass $row) => $row->{$column} !== null);
     }
 
     /** Computes what has run out, in every clinic, so that nobody has to wait for it. */

@@ -81,6 +81,34 @@ final class FittingChangesTest extends TestCase
         self::assertSame(['breaths' => 200], FittingChanges::toMinutes($this->prescription('double-exhale'), 30)[1][0]->set, 'no more than can be prescribed');
     }
 
+    public function test_a_rate_is_also_offered_in_whole_seconds_where_the_breath_can_be_counted_so(): void
+    {
+        $offered = fn (string $technique, float $rate, ?string $ratio = null) => array_map(
+            fn ($change) => [$change->label, $change->set], array_slice(FittingChanges::toRate($this->prescription($technique, array_filter(['ratio' => $ratio])), $rate)[1], 1),
+        );
+
+        // 4:0:5:1 at 6.5 a minute is 9.2 s: 3.7, 4.6 and 0.9 s; the nearest nine are 4, 4 and 1.
+        self::assertSame([['4:0:4:1 in whole seconds, 6.7 a minute', ['ratio' => '4:0:4:1', 'count_length' => 1.0]]], $offered('extended-exhale', 6.5, '4:0:5:1'));
+        self::assertSame([], $offered('double-inhale', 6), 'a top-up is not counted so');
+    }
+
+    public function test_a_rate_is_reached_over_weeks_by_equal_shares(): void
+    {
+        [$text, $changes] = FittingChanges::overWeeks($this->prescription('extended-exhale', ['ratio' => '4:0:6:0']), 12, 6, 2);
+
+        // 12 → 8.49 → 6 a minute: each week √½ of the last; ten counts of 0.71 and 1 s.
+        self::assertSame('From 12 to 6 breaths a minute with 4:6: week 1: 8.5 at 0.71 s, week 2: 6 at 1 s a count.', $text);
+        self::assertSame([['week 1: 0.71 s a count', ['count_length' => 0.707]]], array_map(fn ($change) => [$change->label, $change->set], $changes));
+        foreach ([[6, 12, 4], [12, 6, 0], [12, 0, 4]] as [$from, $goal, $weeks]) {
+            try {
+                FittingChanges::overWeeks($this->prescription('extended-exhale'), $from, $goal, $weeks);
+                self::fail('such steps were taken');
+            } catch (InvalidValue $problem) {
+                self::assertNotSame('', $problem->getMessage());
+            }
+        }
+    }
+
     public function test_what_has_no_ratio_or_no_breaths_cannot_be_fitted(): void
     {
         foreach ([

@@ -66,6 +66,19 @@ final class ProgrammeDatesTest extends TestCase
         }
     }
 
+    public function test_a_step_keeps_the_review_that_was_set_and_sets_one_anew_where_it_is_over(): void
+    {
+        $review = fn (string $set, ?string $ends): string => ProgrammeDates::reviewAfterAStep(
+            PatientDay::of('2026-11-25'), PatientDay::of($set), $ends === null ? null : PatientDay::of($ends),
+        )->date;
+
+        self::assertSame('2026-11-26', $review('2026-11-26', null), 'tomorrow is still ahead');
+        self::assertSame('2026-12-09', $review('2026-11-25', null), 'today is over: in two weeks');
+        self::assertSame('2026-12-09', $review('2026-10-01', '2026-12-10'));
+        self::assertSame('2026-12-09', $review('2026-10-01', '2026-12-09'));
+        self::assertSame('2026-12-08', $review('2026-10-01', '2026-12-08'), 'or when the programme ends');
+    }
+
     private function dates(?string $replaced, ?string $start, string $review): ProgrammeDates
     {
         return ProgrammeDates::from(PatientDay::of('2026-11-25'), $replaced === null ? null : PatientDay::of($replaced), $start === null ? null : PatientDay::of($start), PatientDay::of($review));

@@ -46,6 +46,12 @@ final class BenchToolsTest extends TestCase
         foreach ([[], ['hold' => '0'], ['hold' => 'long'], ['rate' => '0'], ['minutes' => '0.1']] as $wrong) {
             $of($wrong)->assertJsonValidationErrors('fit');
         }
+        $weeks = $of(['from' => '12', 'rate' => '6', 'weeks' => '2'])->assertOk();
+        self::assertStringContainsString('week 2: 6 at', $weeks->json('text'));
+        self::assertStringStartsWith('week 1', $weeks->json('changes.0.label'));
+        foreach ([['weeks' => ''], ['weeks' => '2'], ['weeks' => '2', 'from' => '12', 'rate' => ''], ['weeks' => '53', 'from' => '12', 'rate' => '6'], ['weeks' => '2.5', 'from' => '12', 'rate' => '6'], ['weeks' => '2', 'from' => '6', 'rate' => '12'], ['weeks' => ['2'], 'from' => '12', 'rate' => '6']] as $wrong) {
+            $of($wrong)->assertJsonValidationErrors('fit');
+        }
         $this->ask('fit', ['items' => [['technique' => 'noticing']], 'to' => ['rate' => 6]])->assertJsonValidationErrors('fit');
         $this->ask('fit', ['items' => [['technique' => 'square', 'ratio' => 'x']], 'to' => ['rate' => 6]])->assertJsonValidationErrors('items');
         $this->ask('fit', ['items' => [], 'at' => 7])->assertJsonValidationErrors('items');

@@ -124,6 +124,16 @@ final class CaseloadTest extends TestCase
         self::assertSame(0, $ranOut());
     }
 
+    public function test_a_patient_who_is_added_while_it_is_read_is_seen_the_next_time(): void
+    {
+        $this->queries();
+        DB::table('caseload_lines')->update(['line' => null, 'reason' => null, 'figures' => null, 'made_of' => DB::raw('changes'), 'holds_until' => '2030-01-01 00:00:00']);
+
+        self::assertSame([[], []], [CaseloadLines::of($this->practitioner->clinic, CarbonImmutable::now()), CaseloadLines::figures($this->practitioner->clinic, CarbonImmutable::now())]);
+        $this->actingAs($this->practitioner, 'practitioner')->get('/')->assertOk();
+        $this->get('/clinic')->assertOk();
+    }
+
     public function test_another_clinic_sees_none_of_them(): void
     {
         $this->patients(2);
