@@ -39,9 +39,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->group('patient', [
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
+            SpeaksToThePatient::class,
             FromOurPages::class,
             SubstituteBindings::class,
-            SpeaksToThePatient::class,
         ]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
