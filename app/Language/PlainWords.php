@@ -44,7 +44,7 @@ final class PlainWords
 
     public static function position(Prescription $prescription): string
     {
-        return (string) __("position.{$prescription->position->value}");
+        return (string) __("sheet.position.{$prescription->position->value}");
     }
 
     /** "Extended exhale, 4:0:6:1, sitting, 6 breaths". */

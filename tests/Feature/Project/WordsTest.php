@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature\Project;
 
 use App\Language\PatientTexts;
+use Illuminate\Support\Facades\Lang;
 use IvoryPace\Breath\Timeline\Beat;
 use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Compiler;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\Gaze;
+use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
@@ -65,6 +67,12 @@ final class WordsTest extends TestCase
         ];
         foreach ($keys as $key) {
             self::assertNotSame('', $words[$key] ?? '', $key);
+        }
+        foreach (Position::cases() as $position) {
+            self::assertTrue(Lang::has("sheet.position.{$position->value}"), $position->value);
+        }
+        foreach (Length::cases() as $length) {
+            self::assertTrue($length === Length::Minutes || $length === Length::Derived || Lang::has("sheet.length.{$length->value}"), $length->value);
         }
     }
 }
