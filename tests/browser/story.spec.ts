@@ -109,5 +109,7 @@ test('a practitioner prescribes, a patient practises, the practitioner sees it a
 
     // The Caseload has a line for the patient.
     await page.goto('/');
+    // Sixty are shown at once, and other tests add patients too.
+    await page.getByRole('searchbox', { name: 'Find' }).fill(name);
     await expect(page.getByRole('listitem').filter({ hasText: name })).toContainText('4:0:6:1, seated, 3 breaths');
 });
