@@ -16,7 +16,7 @@ final class ScaleDemo extends Command
 {
     public const EMAIL = 'scale@measured.example';
 
-    private const MOST_PATIENTS = 2000;
+    private const MOST_PATIENTS = 5000;
 
     private const MOST_DAYS = 365;
 

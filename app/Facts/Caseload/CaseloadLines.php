@@ -25,7 +25,7 @@ use stdClass;
  */
 final class CaseloadLines
 {
-    public const MOST_PATIENTS = 2000;
+    public const MOST_PATIENTS = 10_000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
     private const FORM = 6;
