@@ -32,6 +32,9 @@ final class CaseloadLines
 
     private const AT_ONCE = 50;
 
+    /** Where two write at the same moment, one of them begins again. */
+    private const TRIES = 5;
+
     private const LONGEST_NAMES = 400;
 
     /** So long a line whose window has just closed may wait for the scheduler, when there are many. */
@@ -136,11 +139,31 @@ final class CaseloadLines
                     'figures' => json_encode($made['figures'], JSON_THROW_ON_ERROR),
                 ];
             }
-            DB::table('caseload_lines')->upsert(
-                $rows, 'patient_id',
-                ['made_of', 'form', 'holds_until', 'urgency', 'reason', 'names', 'prescribed', 'flags', 'since', 'line', 'figures'],
-            );
+            self::write($rows);
         }
+    }
+
+    /**
+     * One statement that finds each line by its key. An insert that updates would lock the gaps between lines as well, and whoever
+     * writes about a patient at that moment would stand in its way.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private static function write(array $rows): void
+    {
+        if ($rows === []) {
+            return;
+        }
+        usort($rows, fn (array $a, array $b) => $a['patient_id'] <=> $b['patient_id']);
+        $columns = array_keys($rows[0]);
+        $values = implode(
+            ' union all ', array_fill(0, count($rows), 'select '.implode(', ', array_map(fn (string $name) => "? as `$name`", $columns))),
+        );
+        $set = implode(', ', array_map(fn (string $name) => "l.`$name` = v.`$name`", array_diff($columns, ['patient_id'])));
+        DB::transaction(fn () => DB::update(
+            "update caseload_lines l join ($values) v on v.patient_id = l.patient_id set $set",
+            array_merge(...array_map(array_values(...), $rows)),
+        ), attempts: self::TRIES);
     }
 
     /** @return Collection<int, stdClass> */
