@@ -72,6 +72,9 @@ final class ChangingTest extends TestCase
         self::assertLessThanOrEqual(80, substr_count($readme, "\n"));
         $versions = preg_replace(['/Debian 12|PHP 8\.2|Node\.js 20/', '/^\d+\. /m'], '', $readme);
         self::assertSame(0, preg_match('/\d/', (string) $versions), 'a number in the README would have to be kept true');
+        foreach (glob(base_path('docs/screenshots/*.png')) ?: [] as $picture) {
+            self::assertStringContainsString('docs/screenshots/'.basename($picture), $readme);
+        }
         preg_match_all('/\]\(([^)#]+)(?:#[^)]*)?\)/', $readme.file_get_contents(base_path('docs/tour.md')), $links);
         foreach (array_unique($links[1]) as $link) {
             self::assertTrue(is_file(base_path($link)) || is_file(base_path("docs/$link")), $link);
