@@ -133,7 +133,7 @@ final readonly class ProgrammeDocument
     {
         return [
             'kind', 'routine_name', 'steps', 'technique', 'ratio', 'count_length', 'breaths', 'minutes', 'parameters', 'position', 'props',
-            'route_in', 'route_out', 'effort', 'gaze', 'counting', 'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right',
+            'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop', 'start', 'ending', 'bells_first', 'bells_last', 'counting', 'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right',
             'short', 'ladder', 'why', 'as_needed', 'use_when', 'daily_most', 'times_a_day', 'anchors',
         ];
     }

@@ -15,22 +15,40 @@ use WeakMap;
 /** Turns a prescribed exercise into the timeline that is played, drawn and printed. */
 final class Compiler
 {
-    /** @var WeakMap<Prescription, Timeline>|null what was compiled already; prescriptions never change */
+    /** @var WeakMap<Prescription, array<string, Timeline>>|null what was compiled already; prescriptions never change */
     private static ?WeakMap $compiled = null;
 
     private const ROLL_MS = 10_000;
 
     private const SIT_UP_MS = 15_000;
 
-    public static function compile(Prescription $prescription): Timeline
+    private const END_OF_SCAN_MS = 15_000;
+
+    private const NOTICE_MS = 8_000;
+
+    private const OPEN_EYES_MS = 6_000;
+
+    private const LIFT_HEAD_MS = 6_000;
+
+    /** @param  Ending|null  $usual  how it ends where that is left open; with a bell when null */
+    public static function compile(Prescription $prescription, ?Ending $usual = null): Timeline
     {
         self::$compiled ??= new WeakMap;
+        $known = self::$compiled[$prescription] ?? [];
+        $key = ($usual ?? Ending::Bell)->value;
+        if (! isset($known[$key])) {
+            $known[$key] = new Timeline([
+                ...Cues::bells($prescription->bellsFirst, 'cue.bell.begin'), ...self::segments($prescription),
+                ...self::ending($prescription, $usual),
+            ]);
+            self::$compiled[$prescription] = $known;
+        }
 
-        return self::$compiled[$prescription] ??= self::timeline($prescription);
+        return $known[$key];
     }
 
     /**
-     * What is the exercise's own, without the bell and the return that end a practice.
+     * What is the exercise's own, without the bells before it and the end of the practice.
      *
      * @return list<Segment> at least one
      */
@@ -39,19 +57,31 @@ final class Compiler
         return Cues::faded($prescription->technique->recipe->segments($prescription), $prescription->guidance->fade);
     }
 
-    /** @return list<Segment> the end of a practice that ends with this exercise */
-    public static function ending(Prescription $last): array
+    /**
+     * The end of a practice that ends with this exercise. Nothing of it sounds when it ends in sleep: it fades out in words.
+     *
+     * @param  Ending|null  $usual  where it is left open
+     * @return list<Segment>
+     */
+    public static function ending(Prescription $last, ?Ending $usual = null): array
     {
-        return match (true) {
-            $last->endsInSleep() => [],
-            $last->position->isLying() => [Cues::bell('cue.bell.end'), self::returnFromLying()],
-            default => [Cues::bell('cue.bell.end')],
-        };
-    }
+        $ending = $last->ending ?? $usual ?? Ending::Bell;
+        $isScan = $last->demandsThat(Demand::ScansBody);
+        $said = fn (string $key, int $ms): Segment => new Segment(SegmentRole::Settle, [new Cue(CueKind::Settle, 0, $ms, $key)]);
+        if ($ending === Ending::Quiet) {
+            return $isScan ? [$said('cue.end.sleep-welcome', self::END_OF_SCAN_MS)] : [];
+        }
+        $slow = $ending === Ending::Slow ? [
+            $said('cue.end.notice', self::NOTICE_MS),
+            ...($last->position === Position::Walking ? [] : [$said('cue.end.open-eyes', self::OPEN_EYES_MS)]),
+            ...($last->position->isLying() ? [] : [$said('cue.end.lift-head', self::LIFT_HEAD_MS)]),
+        ] : [];
 
-    private static function timeline(Prescription $prescription): Timeline
-    {
-        return new Timeline([...self::segments($prescription), ...self::ending($prescription)]);
+        return [
+            ...($isScan ? [$said('cue.end.stay-awake', self::END_OF_SCAN_MS)] : []), ...$slow,
+            ...Cues::bells($last->bellsLast, 'cue.bell.end'),
+            ...($last->position->isLying() ? [self::returnFromLying()] : []),
+        ];
     }
 
     public static function returnFromLying(): Segment

@@ -15,5 +15,6 @@ enum Demand: string
     case Tenses = 'tenses';
     case TurnsHead = 'turns-head';
     case RollsShoulders = 'rolls-shoulders';
+    /** By the hands that are prescribed. */
     case PressesRibs = 'presses-ribs';
 }

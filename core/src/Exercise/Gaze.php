@@ -12,6 +12,18 @@ enum Gaze: string
     case Lowered = 'lowered';
     case OnAPoint = 'on-a-point';
 
+    /** Nobody walks with closed or lowered eyes, and face down there is no point to look at. */
+    public function suits(Position $position): bool
+    {
+        return match ($this) {
+            self::Choice => true,
+            self::Closed, self::Lowered => $position !== Position::Walking,
+            self::OnAPoint => ! in_array($position, [
+                Position::Walking, Position::Prone, Position::FoldedForward, Position::ChildsPose,
+            ], true),
+        };
+    }
+
     public function label(): string
     {
         return match ($this) {

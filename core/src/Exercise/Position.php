@@ -13,13 +13,46 @@ enum Position: string
     case SideLying = 'side-lying';
     case Prone = 'prone';
     case Seated = 'seated';
+    case CrossLegged = 'cross-legged';
     case SeatedForward = 'seated-forward';
+    case SeatedAtTable = 'seated-at-table';
     case Standing = 'standing';
     case StandingAtWall = 'standing-at-wall';
+    case FacingWall = 'facing-wall';
     case Kneeling = 'kneeling';
     case HandsAndKnees = 'hands-and-knees';
     case FoldedForward = 'folded-forward';
+    case ChildsPose = 'childs-pose';
     case Walking = 'walking';
+
+    /**
+     * Where one can be taken, so can its near relations: legs crossed for a chair, knees bent for straight legs, arms on a
+     * table for elbows on the knees.
+     *
+     * @param  list<self>  $positions
+     * @return list<self> in order
+     */
+    public static function withVariants(array $positions): array
+    {
+        $all = [];
+        foreach ($positions as $position) {
+            $all = [...$all, $position, ...match ($position) {
+                self::Seated => [self::CrossLegged],
+                self::SeatedForward => [self::SeatedAtTable],
+                self::Supine => [self::SupineKneesBent],
+                self::FoldedForward => [self::ChildsPose],
+                default => [],
+            }];
+        }
+
+        return array_values(array_unique($all, SORT_REGULAR));
+    }
+
+    /** On a chair or the floor, upright, the arms free. */
+    public function isSitting(): bool
+    {
+        return in_array($this, [self::Seated, self::CrossLegged, self::SeatedForward, self::SeatedAtTable], true);
+    }
 
     /** For the prescriber. */
     public function label(): string
@@ -31,12 +64,16 @@ enum Position: string
             self::SideLying => 'side-lying',
             self::Prone => 'prone',
             self::Seated => 'seated',
+            self::CrossLegged => 'cross-legged',
             self::SeatedForward => 'seated leaning forward',
+            self::SeatedAtTable => 'seated at a table, arms on it',
             self::Standing => 'standing',
-            self::StandingAtWall => 'standing leaning on a wall',
+            self::StandingAtWall => 'standing, back against a wall',
+            self::FacingWall => 'standing, forearms on a wall',
             self::Kneeling => 'kneeling',
             self::HandsAndKnees => 'on hands and knees',
             self::FoldedForward => 'folded forward on the knees',
+            self::ChildsPose => 'child’s pose',
             self::Walking => 'walking',
         };
     }
@@ -56,19 +93,19 @@ enum Position: string
     /** Needs getting down to the floor; lying can be done on a bed. */
     public function needsFloor(): bool
     {
-        return in_array($this, [self::Kneeling, self::HandsAndKnees, self::FoldedForward], true);
+        return in_array($this, [self::CrossLegged, self::Kneeling, self::HandsAndKnees, self::FoldedForward, self::ChildsPose], true);
     }
 
     /** The head lies lower than the heart; kneeling and hands and knees are level. */
     public function isHeadDown(): bool
     {
-        return $this === self::FoldedForward;
+        return $this === self::FoldedForward || $this === self::ChildsPose;
     }
 
     /** On one's feet: where dizziness means a fall. */
     public function isUpright(): bool
     {
-        return in_array($this, [self::Standing, self::StandingAtWall, self::Walking], true);
+        return in_array($this, [self::Standing, self::StandingAtWall, self::FacingWall, self::Walking], true);
     }
 
     /**
@@ -82,16 +119,19 @@ enum Position: string
             self::Supine, self::SupineKneesBent => [],
             self::SideLying => [self::SupineKneesBent, self::Supine],
             self::Reclined => [self::SideLying, self::SupineKneesBent, self::Supine],
-            self::Seated, self::SeatedForward => [self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Seated, self::SeatedForward, self::SeatedAtTable => [self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::CrossLegged => [self::Seated, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
             self::Standing,
-            self::StandingAtWall => [
+            self::StandingAtWall,
+            self::FacingWall => [
                 self::Seated, self::SeatedForward, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine,
             ],
             self::Walking => [
                 self::Standing, self::StandingAtWall, self::Seated, self::SeatedForward, self::Reclined, self::SideLying,
                 self::SupineKneesBent, self::Supine,
             ],
-            self::Prone, self::Kneeling, self::HandsAndKnees, self::FoldedForward => [self::SupineKneesBent, self::Supine, self::Seated],
+            self::Prone, self::Kneeling, self::HandsAndKnees, self::FoldedForward,
+            self::ChildsPose => [self::SupineKneesBent, self::Supine, self::Seated],
         };
     }
 
@@ -104,10 +144,10 @@ enum Position: string
     public function towardsLeaningForward(): array
     {
         return match ($this) {
-            self::SeatedForward => [],
+            self::SeatedForward, self::SeatedAtTable => [],
             self::Seated => [self::SeatedForward],
-            self::Reclined, self::Standing, self::StandingAtWall, self::Kneeling, self::HandsAndKnees,
-            self::FoldedForward => [self::Seated, self::SeatedForward],
+            self::Reclined, self::Standing, self::StandingAtWall, self::FacingWall, self::CrossLegged, self::Kneeling, self::HandsAndKnees,
+            self::FoldedForward, self::ChildsPose => [self::Seated, self::SeatedForward],
             self::SideLying => [self::Reclined, self::Seated, self::SeatedForward],
             self::Supine, self::SupineKneesBent => [self::Reclined, self::SideLying, self::Seated, self::SeatedForward],
             self::Prone => [self::Reclined, self::Seated, self::SeatedForward],

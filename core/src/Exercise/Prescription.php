@@ -10,7 +10,6 @@ use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Breath\Timeline\Retiming;
 use IvoryPace\Breath\Ventilation;
-use IvoryPace\Exercise\Recipes\BodyScan;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
 
@@ -26,8 +25,18 @@ final readonly class Prescription
 
     public const MAX_MINUTES = 30.0;
 
+    public const MAX_BELLS = 3;
+
+    public const NO_REST_AFTER_OPEN = 'An exhale that a tap ends has no counted rest after it; leave the fourth number out.';
+
     /** @var array<string, float> all parameters of the technique, by name */
     public array $parameters;
+
+    public Hands $hands;
+
+    public Start $start;
+
+    public int $bellsFirst;
 
     /**
      * @param  int|null  $breaths  1–200 breaths or rounds, for a technique that is measured in them
@@ -35,6 +44,12 @@ final readonly class Prescription
      * @param  list<Prop>  $props
      * @param  array<string, float>  $parameters  by name; missing ones take their defaults
      * @param  Own|null  $own  name and criterion that a clinic gave it
+     * @param  Hands|null  $hands  where they are; null for the usual ones
+     * @param  Start|null  $start  with what it begins; null for the technique's own
+     * @param  Ending|null  $ending  how it ends; null as fits the time of day: {@see Compiler::ending()}
+     * @param  int|null  $bellsFirst  0–3 before it begins; null for the technique's own
+     * @param  int  $bellsLast  0–3 at its end
+     * @param  string  $ownProp  one more thing that is needed, in the prescriber's words
      *
      * @throws InvalidValue when a value does not belong to the technique or is out of range
      */
@@ -53,7 +68,16 @@ final readonly class Prescription
         public Gaze $gaze = Gaze::Choice,
         public Guidance $guidance = new Guidance,
         public ?Own $own = null,
+        ?Hands $hands = null,
+        ?Start $start = null,
+        public ?Ending $ending = null,
+        ?int $bellsFirst = null,
+        public int $bellsLast = 1,
+        public string $ownProp = '',
     ) {
+        $this->hands = $hands ?? $technique->handsIn($position)[0];
+        $this->start = $start ?? $technique->start;
+        $this->bellsFirst = $bellsFirst ?? $technique->bells;
         if ($technique->hasRatio() && $pattern === null) {
             throw InvalidValue::because("{$technique->name} needs a ratio.");
         }
@@ -72,6 +96,21 @@ final readonly class Prescription
         if (! in_array($routeOut, $technique->routesOut, true)) {
             throw InvalidValue::because("{$technique->name} is not breathed out by {$routeOut->label()}.");
         }
+        if (! in_array($routeIn, $technique->routesIn, true)) {
+            throw InvalidValue::because("{$technique->name} is not breathed in by {$routeIn->label()}.");
+        }
+        if (! in_array($this->hands, $technique->handsIn($position), true)) {
+            throw InvalidValue::because("In {$technique->name}, {$position->label()}, the hands cannot be {$this->hands->label()}.");
+        }
+        if (! $gaze->suits($position)) {
+            throw InvalidValue::because("{$gaze->label()} does not go with {$position->label()}.");
+        }
+        if (! in_array($this->start, $technique->starts, true)) {
+            throw InvalidValue::because("{$technique->name} does not begin {$this->start->label()}.");
+        }
+        if (max($this->bellsFirst, $bellsLast) > self::MAX_BELLS || min($this->bellsFirst, $bellsLast) < 0) {
+            throw InvalidValue::because('Bells are 0 to '.self::MAX_BELLS.' at each end.');
+        }
         if (! in_array($effort, $technique->efforts, true)) {
             throw InvalidValue::because("The breath of {$technique->name} is not {$effort->label()}.");
         }
@@ -79,6 +118,9 @@ final readonly class Prescription
             fn (Parameter $parameter) => $parameter->check($parameters[$parameter->name] ?? $parameter->default),
             $technique->parameters,
         );
+        if ($pattern !== null && ($this->parameters['open'] ?? 0.0) === 2.0 && $pattern->softRest + $pattern->rest->toFloat() > 0) {
+            throw InvalidValue::because(self::NO_REST_AFTER_OPEN);
+        }
     }
 
     /** What the prescriber calls it. */
@@ -134,7 +176,7 @@ final readonly class Prescription
     /** True when the exhale lasts as long as is comfortable; its length in the timeline is then nominal. */
     public function hasOpenExhale(): bool
     {
-        return $this->technique->openExhale && ($this->parameters['hum'] ?? 0.0) <= 0.0;
+        return ($this->technique->openExhale && ($this->parameters['hum'] ?? 0.0) <= 0.0) || ($this->parameters['open'] ?? 0.0) === 2.0;
     }
 
     /** @return list<Demand> what it asks of body and mind beside breathing */
@@ -142,9 +184,12 @@ final readonly class Prescription
     {
         $withoutPrelude = ($this->parameters['prelude'] ?? 1.0) === 2.0;
 
-        return array_values(
-            array_filter($this->technique->demands, fn (Demand $demand) => ! ($withoutPrelude && $demand === Demand::RollsShoulders)),
-        );
+        return [
+            ...array_values(
+                array_filter($this->technique->demands, fn (Demand $demand) => ! ($withoutPrelude && $demand === Demand::RollsShoulders)),
+            ),
+            ...($this->hands->press() ? [Demand::PressesRibs] : []),
+        ];
     }
 
     public function demandsThat(Demand $demand): bool
@@ -206,12 +251,6 @@ final readonly class Prescription
         return $this->parameters['retention'] ?? 0.0;
     }
 
-    /** True when nobody is woken at the end: no bell, and no getting up. */
-    public function endsInSleep(): bool
-    {
-        return ($this->parameters['end'] ?? 0.0) === BodyScan::ASLEEP_WELCOME;
-    }
-
     /** The exercise itself in seconds, without lead-in and return. */
     public function exerciseSeconds(): float
     {
@@ -231,7 +270,7 @@ final readonly class Prescription
         $ratios = array_values(array_unique(array_map(fn (Cycle $cycle) => $cycle->pattern->toDisplayString(), $cycles)));
         $what = match (true) {
             $ratios === [] => $this->minutes !== null ? Numbers::print($this->minutes, 1).' min' : $this->parameterSummary(),
-            $this->hasOpenExhale() => 'in '.Numbers::print($this->parameter('inhale')).', open exhale',
+            $this->hasOpenExhale() => 'in '.Numbers::print($cycles[0]->pattern->inhale->toFloat()).', open exhale',
             count($ratios) === 1 => $ratios[0],
             default => $ratios[0].' to '.$ratios[count($ratios) - 1],
         };
@@ -242,11 +281,16 @@ final readonly class Prescription
         return implode(', ', array_filter([$what, $this->position->label()])).$much.$more;
     }
 
-    /** "3 rounds, 60 s retention". */
+    /** "3 rounds, 60 s retention"; what is as usual or not asked for is left out. */
     private function parameterSummary(): string
     {
-        return implode(', ', array_map(
-            fn (Parameter $parameter) => $parameter->print($this->parameters[$parameter->name]), $this->technique->parameters,
-        ));
+        $said = array_filter(
+            $this->technique->parameters,
+            fn (Parameter $parameter) => $parameter->choices === []
+                ? $this->parameters[$parameter->name] > 0
+                : $this->parameters[$parameter->name] !== $parameter->default,
+        );
+
+        return implode(', ', array_map(fn (Parameter $parameter) => $parameter->print($this->parameters[$parameter->name]), $said));
     }
 }

@@ -17,7 +17,8 @@ use IvoryPace\Numbers;
  * Reads one exercise field by field, and says beside each field what is wrong.
  *
  * Fields: technique, ratio, count_length (s), breaths, minutes, parameters, position, props, route_in, route_out,
- * effort, gaze, counting (by phase), cue_word, fade, fastest, slowest, own_name, own_right. Missing ones take the
+ * effort, gaze, hands, own_prop, start, ending (none: as fits the time of day), bells_first, bells_last, counting (by
+ * phase), cue_word, fade, fastest, slowest, own_name, own_right. Missing ones take the
  * defaults of the technique in the school. Counts by phase may stand in place of a ratio.
  */
 final class PrescriptionReader
@@ -42,11 +43,34 @@ final class PrescriptionReader
             $values['ratio'] = $fields->attempt('ratio', fn () => self::ratioOf(new Fields($values['counts']))) ?? $values['ratio'];
         }
         unset($values['counts']);
+        $values = self::asWrittenNow($values, $input);
         $reader = new self(new Fields($values), $technique);
         $reader->fields->add($fields->errors());
         $prescription = $reader->prescription();
+        if ($prescription !== null) {
+            // What goes with the position is said as it was taken.
+            $taken = PrescriptionFields::write($prescription);
+            $values = [...$values, ...array_intersect_key($taken, ['props' => 0, 'hands' => 0, 'gaze' => 0, 'start' => 0, 'route_in' => 0])];
+        }
 
         return [$prescription, $reader->fields->errors(), $values];
+    }
+
+    /**
+     * How a scan ended was once a number among its parameters.
+     *
+     * @param  array<string, mixed>  $values
+     * @param  array<string, mixed>  $input  as given
+     * @return array<string, mixed>
+     */
+    private static function asWrittenNow(array $values, array $input): array
+    {
+        $end = is_array($input['parameters'] ?? null) ? ($input['parameters']['end'] ?? null) : null;
+        if ($end !== null && ! isset($input['ending'])) {
+            $values['ending'] = (is_numeric($end) && (int) $end === 2 ? Ending::Quiet : Ending::Bell)->value;
+        }
+
+        return $values;
     }
 
     /**
@@ -82,6 +106,12 @@ final class PrescriptionReader
             'route_out' => $technique->routesOut[0]->value,
             'effort' => $technique->effort->value,
             'gaze' => Gaze::Choice->value,
+            'hands' => null,
+            'own_prop' => null,
+            'start' => $technique->start->value,
+            'ending' => null,
+            'bells_first' => $technique->bells,
+            'bells_last' => 1,
             ...PrescriptionFields::guidance($technique->guidance()),
             'parameters' => array_map(fn (Parameter $parameter) => $parameter->default, $technique->parameters),
             'own_name' => $technique->isOwn ? 'Counted breath' : null,
@@ -115,27 +145,39 @@ final class PrescriptionReader
                 )
                 : null;
         $position = $fields->attempt('position', fn () => $fields->choice(Position::class, 'position'));
-        $props = $fields->attempt('props', fn () => $this->props());
-        // What was chosen for another position is left behind with it.
-        $props = $position === null || $props === null
-            ? $props
-            : array_values(array_filter($props, fn (Prop $prop) => $prop->suits($position)));
         $routeIn = $fields->attempt('route_in', fn () => $fields->choice(Route::class, 'route_in'));
+        // What was chosen for another technique, or another position, is left behind with it.
+        $routeIn = $routeIn !== null && ! in_array($routeIn, $technique->routesIn, true) ? $technique->routesIn[0] : $routeIn;
         $routeOut = $fields->attempt('route_out', fn () => $fields->choice(Route::class, 'route_out'));
+        $props = $fields->attempt('props', fn () => $this->props($position, $routeOut));
+        $hands = $fields->attempt('hands', fn () => $this->hands($position));
+        $start = $fields->attempt('start', fn () => $fields->choice(Start::class, 'start'));
+        $start = $start !== null && ! in_array($start, $technique->starts, true) ? $technique->start : $start;
+        $ending = $fields->attempt(
+            'ending', fn () => ($fields->input['ending'] ?? '') === '' ? null : $fields->choice(Ending::class, 'ending'),
+        );
+        $bellsFirst = $fields->attempt('bells_first', fn () => $fields->whole('bells_first', 0, Prescription::MAX_BELLS, 'bells'));
+        $bellsLast = $fields->attempt('bells_last', fn () => $fields->whole('bells_last', 0, Prescription::MAX_BELLS, 'bells'));
+        $ownProp = $fields->attempt('own_prop', fn () => $fields->shortText('own_prop', Prop::MAX_OWN, 'What else is needed'));
         $parameters = $fields->attempt('parameters', fn () => $this->parameters());
         $effort = $fields->attempt('effort', fn () => $this->effort());
         $gaze = $fields->attempt('gaze', fn () => $fields->choice(Gaze::class, 'gaze'));
+        $gaze = $position !== null && $gaze?->suits($position) === false ? Gaze::Choice : $gaze;
         $guidance = $this->guidance();
         $right = $fields->attempt('own_right', fn () => $fields->shortText('own_right', Own::MAX_RIGHT, 'What right looks like'));
         $own = $fields->attempt('own_name', fn () => $this->own($right ?? ''));
+        if ($pattern !== null && ($parameters['open'] ?? 0.0) === 2.0 && ! $pattern->rest->isZero()) {
+            $fields->add(['ratio' => Prescription::NO_REST_AFTER_OPEN]);
+        }
         if ($fields->errors() !== [] || $count === null || $position === null || $props === null || $routeIn === null || $routeOut === null
-            || $effort === null || $parameters === null || $gaze === null || $guidance === null) {
+            || $effort === null || $parameters === null || $gaze === null || $guidance === null || $hands === null || $start === null
+            || $bellsFirst === null || $bellsLast === null) {
             return null;
         }
 
         return $fields->attempt('position', fn () => new Prescription(
             $technique, $pattern, $count, $breaths, $minutes, $position, $props, $routeIn, $routeOut, $effort, $parameters, $gaze,
-            $guidance, $own,
+            $guidance, $own, $hands, $start, $ending, $bellsFirst, $bellsLast, (string) $ownProp,
         ));
     }
 
@@ -198,8 +240,26 @@ final class PrescriptionReader
         );
     }
 
+    /** Those that are given, where position and technique allow them; otherwise the usual ones. */
+    private function hands(?Position $position): Hands
+    {
+        $given = ($this->fields->input['hands'] ?? null) === null ? null : $this->fields->choice(Hands::class, 'hands');
+        $there = $this->technique->handsIn($position ?? $this->technique->positions[0]);
+
+        return $given !== null && in_array($given, $there, true) ? $given : $there[0];
+    }
+
+    /** @return list<Prop> those that are given, as far as position and route allow; a lost support is replaced */
+    private function props(?Position $position, ?Route $out): array
+    {
+        $given = $this->givenProps();
+        $props = $position === null ? $given : Prop::carried($given, $position);
+
+        return array_values(array_filter($props, fn (Prop $prop) => $out === null || $prop->suitsRoute($out)));
+    }
+
     /** @return list<Prop> */
-    private function props(): array
+    private function givenProps(): array
     {
         $names = $this->fields->input['props'] ?? [];
         if (! is_array($names)) {

@@ -13,6 +13,12 @@ enum Route: string
     case SoftOpenMouth = 'soft-open-mouth';
     case Hum = 'hum';
 
+    /** True when the air leaves by the mouth, so that it can be seen. */
+    public function isByMouth(): bool
+    {
+        return in_array($this, [self::Mouth, self::PursedLips, self::SoftOpenMouth], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -15,8 +15,22 @@ use IvoryPace\Exercise\Ladder\Climb;
  */
 final readonly class Technique
 {
+    /** Routes by which anyone may breathe out; a hum belongs to its own techniques. */
+    private const ROUTES_OUT = [Route::Nose, Route::Mouth, Route::PursedLips, Route::SoftOpenMouth];
+
+    private const ROUTES_IN = [Route::Nose, Route::Mouth, Route::PursedLips];
+
     /** @var array<string, Parameter> by name */
     public array $parameters;
+
+    /** @var list<Position> allowed, the preferred one first */
+    public array $positions;
+
+    /** @var list<Route> allowed, the default first */
+    public array $routesIn;
+
+    /** @var list<Route> allowed, the default first */
+    public array $routesOut;
 
     /**
      * @param  string  $key  stable, used in stored prescriptions
@@ -24,9 +38,11 @@ final readonly class Technique
      * @param  string  $about  for the prescriber, one line
      * @param  Recipe  $recipe  how it becomes a timeline
      * @param  Length  $length  in what a practice is measured
-     * @param  list<Position>  $positions  allowed, the preferred one first
-     * @param  list<Route>  $routesOut  allowed, the first is the default
-     * @param  string  $hands  translation key of where the hands are
+     * @param  list<Position>  $positions  allowed with their variants, the preferred one first: {@see Position::withVariants()}
+     * @param  list<Route>  $routesOut  the first is the default; the others are allowed too, unless the route is its own
+     * @param  Hands  $hands  usual, where the position allows them
+     * @param  list<Hands>  $onlyHands  the only ones with which it is this technique; any that the position allows when empty
+     * @param  list<Hands>  $moreHands  allowed beside those of the position
      * @param  string|null  $ratio  default notation; null when there is none to type
      * @param  int|null  $breaths  default breaths or rounds
      * @param  float|null  $minutes  default minutes of a practice that is measured in them
@@ -40,6 +56,11 @@ final readonly class Technique
      * @param  array<string, mixed>  $short  the least that still counts: fields over the prescribed ones
      * @param  array<string, mixed>  $easier  a known easier form: fields over the prescribed ones
      * @param  bool  $openExhale  the exhale lasts as long as is comfortable, unless a length is set for it
+     * @param  bool  $hasOwnRoute  its routes are what it is about: no others are allowed
+     * @param  list<Route>  $onlyIn  the only ones by which it is breathed in; any when empty
+     * @param  Start  $start  with what it begins
+     * @param  list<Start>  $starts  with what it may begin
+     * @param  int  $bells  before it begins, 0–3
      * @param  list<Demand>  $demands  what it asks beside breathing
      * @param  bool  $isRecovery  for sudden breathlessness: as needed only, never paused, never in adherence
      * @param  bool  $isOwn  a counted breath that a clinic names itself
@@ -51,9 +72,9 @@ final readonly class Technique
         public Recipe $recipe,
         public Length $length,
         public Teaching $teaching,
-        public array $positions,
-        public array $routesOut,
-        public string $hands,
+        array $positions,
+        array $routesOut,
+        public Hands $hands,
         public ?string $ratio = null,
         public ?int $breaths = null,
         public ?float $minutes = null,
@@ -74,7 +95,17 @@ final readonly class Technique
         public bool $openExhale = false,
         public bool $isRecovery = false,
         public bool $isOwn = false,
+        public array $onlyHands = [],
+        public array $moreHands = [],
+        bool $hasOwnRoute = false,
+        array $onlyIn = [],
+        public Start $start = Start::Inhale,
+        public array $starts = [Start::Inhale],
+        public int $bells = 0,
     ) {
+        $this->positions = Position::withVariants($positions);
+        $this->routesIn = $onlyIn !== [] ? $onlyIn : self::also($routeIn, self::ROUTES_IN);
+        $this->routesOut = $hasOwnRoute ? $routesOut : self::also($routesOut[0], [...$routesOut, ...self::ROUTES_OUT]);
         $this->parameters = array_combine(array_map(fn (Parameter $parameter) => $parameter->name, $parameters), $parameters);
     }
 
@@ -93,6 +124,26 @@ final readonly class Technique
     public function guidance(): Guidance
     {
         return new Guidance([Phase::Inhale->value => $this->countIn, Phase::Exhale->value => $this->countOut]);
+    }
+
+    /** @return list<Hands> that the technique and the position allow, the usual ones first; never empty */
+    public function handsIn(Position $position): array
+    {
+        $there = array_values(array_filter(
+            $this->onlyHands !== [] ? $this->onlyHands : [$this->hands, ...Hands::in($position), ...$this->moreHands],
+            fn (Hands $hands) => $hands->suits($position),
+        ));
+
+        return array_values(array_unique($there === [] ? Hands::in($position) : $there, SORT_REGULAR));
+    }
+
+    /**
+     * @param  list<Route>  $routes
+     * @return list<Route> the first one, then the others
+     */
+    private static function also(Route $first, array $routes): array
+    {
+        return array_values(array_unique([$first, ...$routes], SORT_REGULAR));
     }
 
     /** @return list<Climb> how it progresses in a school */

@@ -32,6 +32,12 @@ enum Anchor: string
         };
     }
 
+    /** Where one is about to sleep: what lies then ends quietly. */
+    public function isNight(): bool
+    {
+        return $this === self::LightsOut;
+    }
+
     /** @return array{string, string} usual window, from and to */
     public function usualWindow(): array
     {

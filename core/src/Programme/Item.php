@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Ending;
 use IvoryPace\Exercise\Ladder\Ladder;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
@@ -29,6 +31,7 @@ final readonly class Item
      * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones; null for the
      *     technique's own
      * @param  Ladder|null  $ladder  as edited; null for the generated one
+     * @param  bool  $goesOn  a step of a routine after which more comes: nothing ends with it
      *
      * @throws InvalidValue unless it has either a plan or is used as needed
      */
@@ -42,6 +45,7 @@ final readonly class Item
         public string $why = '',
         public ?array $short = null,
         public ?Ladder $ladder = null,
+        private bool $goesOn = false,
     ) {
         if (($plan === null) === ($asNeeded === null)) {
             throw InvalidValue::because('An exercise is either planned or used as needed.');
@@ -59,9 +63,62 @@ final readonly class Item
         return $this->routine === null ? $this->prescription->summary() : count($this->routine->steps).' steps';
     }
 
+    /** As it is practised, unless at night: {@see self::nightEnding()}. */
     public function timeline(): Timeline
     {
-        return $this->routine?->timeline() ?? Compiler::compile($this->prescription);
+        $usual = $this->isOnlyAtNight() ? Ending::Quiet : Ending::Bell;
+
+        return $this->routine?->timeline($usual) ?? Compiler::compile($this->prescription, $usual);
+    }
+
+    /**
+     * How it ends at night, where that differs from the day: what lies at lights out ends quietly, unless an ending is
+     * prescribed.
+     *
+     * @return array{drop: int, segments: list<Segment>}|null how many of the last segments are left out, and what comes in
+     *     their place; null where night and day end alike
+     */
+    public function nightEnding(): ?array
+    {
+        if (! $this->isLeftOpenLying() || $this->isOnlyAtNight()) {
+            return null;
+        }
+        $last = $this->exercises()[count($this->exercises()) - 1];
+        $step = $this->routine === null ? null : count($this->routine->steps);
+        $quiet = Compiler::ending($last, Ending::Quiet);
+
+        return [
+            'drop' => count(Compiler::ending($last, Ending::Bell)),
+            'segments' => $step === null ? $quiet : array_map(fn (Segment $segment) => $segment->inStep($step), $quiet),
+        ];
+    }
+
+    /** True when falling asleep is welcome at its end, at least at night. */
+    public function endsInSleep(): bool
+    {
+        $last = $this->exercises()[count($this->exercises()) - 1];
+
+        return ! $this->goesOn && ($last->ending === Ending::Quiet || ($this->isLeftOpenLying() && $this->nights() > 0));
+    }
+
+    /** The exercise with which it ends lies, and nothing says how it ends. */
+    private function isLeftOpenLying(): bool
+    {
+        $last = $this->exercises()[count($this->exercises()) - 1];
+
+        return $last->ending === null && $last->position->isLying()
+            && ($this->routine === null || $this->routine->steps[count($this->routine->steps) - 1]->prescription === $last);
+    }
+
+    private function isOnlyAtNight(): bool
+    {
+        return $this->isLeftOpenLying() && $this->plan !== null && $this->nights() === count($this->plan->slots);
+    }
+
+    /** Practices a day that are at lights out. */
+    private function nights(): int
+    {
+        return count(array_filter($this->plan->slots ?? [], fn (AnchorSlot $slot) => $slot->anchor->isNight()));
     }
 
     /** @return list<Prescription> */
@@ -126,9 +183,9 @@ final readonly class Item
     }
 
     /** One exercise of a routine, as an item of its own: what the rules look at. */
-    public function ofStep(Prescription $prescription): self
+    public function ofStep(Prescription $prescription, bool $goesOn): self
     {
-        return new self($this->lineage, $prescription, $this->plan, $this->asNeeded, $this->school);
+        return new self($this->lineage, $prescription, $this->plan, $this->asNeeded, $this->school, goesOn: $goesOn);
     }
 
     /** @return non-empty-array<int, float> minutes of practice by ISO weekday, without lead-in and return; none as needed */

@@ -65,7 +65,8 @@ final class RoutineFindings
         $steps = RoutineFields::write($routine)['steps'];
         $byRule = [];
         foreach ($routine->steps as $index => $step) {
-            foreach ($step->prescription === null ? [] : $ofStep($item->ofStep($step->prescription)) as $finding) {
+            $goesOn = $index < count($routine->steps) - 1;
+            foreach ($step->prescription === null ? [] : $ofStep($item->ofStep($step->prescription, $goesOn)) as $finding) {
                 $byRule[$finding->rule][$index] = $finding;
             }
         }

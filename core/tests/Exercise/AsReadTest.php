@@ -142,7 +142,7 @@ final class AsReadTest extends TestCase
     {
         $beats = implode(' ', array_map(fn (Beat $beat) => "$beat->atMs:".($beat->word ?? $beat->number), array_slice($cue->beats, 0, 12)));
 
-        return trim("{$cue->kind->value} {$cue->startMs}+{$cue->durationMs} {$cue->instruction} ".round($cue->volumeFrom, 3).'→'.round($cue->volumeTo, 3)
+        return trim("{$cue->kind->value} {$cue->startMs}+{$cue->durationMs} {$cue->instruction}".($cue->how === null ? '' : "+$cue->how").' '.round($cue->volumeFrom, 3).'→'.round($cue->volumeTo, 3)
             ." {$cue->side->value} b{$cue->place->breath}/{$cue->place->ofBreaths} r{$cue->place->round}".($cue->isSoft ? ' soft' : '').($cue->announcesLast ? ' last' : '')
             .' '.json_encode($cue->greatestMs).' '.round($cue->sight, 2).' '.round($cue->sound, 2).' | '.$beats);
     }

@@ -40,7 +40,7 @@ final class CatalogueTest extends TestCase
             $timeline = Compiler::compile($this->prescription($technique->key, [
                 'ratio' => '2+1:2:5:1', 'count_length' => 1, 'breaths' => 4, 'route_out' => $technique->routesOut[0]->value,
             ]));
-            $what = serialize(array_map(fn (Cue $cue) => [$cue->kind, $cue->instruction, $cue->side, $cue->durationMs], $timeline->cues()));
+            $what = serialize(array_map(fn (Cue $cue) => [$cue->kind, $cue->instruction, $cue->how, $cue->side, $cue->durationMs], $timeline->cues()));
             $seen[$what][] = $technique->key;
         }
         $same = array_values(array_filter($seen, fn (array $keys) => count($keys) > 1));
@@ -103,10 +103,12 @@ final class CatalogueTest extends TestCase
     public function test_478_begins_empty_and_minds_the_tongue(): void
     {
         $timeline = $this->timeline('four-seven-eight');
-        $instructions = array_map(fn (Cue $cue) => $cue->instruction, $timeline->cues());
+        $hows = array_map(fn (Cue $cue) => $cue->how, $timeline->cues());
 
         self::assertSame('empty', $timeline->segments[1]->cues[0]->kind->value);
-        self::assertContains('cue.hold-tongue', $instructions);
+        self::assertContains('cue.how.tongue-up', $hows);
+        self::assertContains('cue.how.with-a-sound', $hows);
+        self::assertContains('cue.how.quietly', array_map(fn (Cue $cue) => $cue->how, $this->timeline('four-seven-eight', ['route_out' => 'nose'])->cues()));
         self::assertSame(76_000, $timeline->exerciseMs());
         // 79 % of the breath is not inhaling: arithmetic, (7 + 8) / 19.
         self::assertEqualsWithDelta(0.79, $this->prescription('four-seven-eight')->cycle()?->quietShare(), 0.005);
@@ -146,16 +148,16 @@ final class CatalogueTest extends TestCase
 
     public function test_preludes_and_cues_of_the_others(): void
     {
-        $instructions = fn (string $key) => array_map(fn (Cue $cue) => $cue->instruction, $this->timeline($key)->cues());
+        $said = fn (string $key) => array_map(fn (Cue $cue) => "$cue->instruction $cue->how", $this->timeline($key)->cues());
 
         self::assertSame(['move', 'move', 'move'], $this->kinds($this->timeline('in-hold-out')->segments[0]->cues));
-        self::assertContains('cue.hold-soft', $instructions('in-hold-out'));
-        self::assertContains('cue.let-sink', $instructions('three-part'));
-        self::assertContains('cue.rest-side', $instructions('square'));
-        self::assertContains('cue.purse', $instructions('pursed-exhale'));
-        self::assertContains('cue.exhale.pursed-lips', $instructions('pursed-exhale'));
-        self::assertContains('cue.stream', $instructions('soft-exhale'));
-        self::assertContains('cue.exhale.mouth', $instructions('double-exhale'));
+        self::assertContains('cue.hold cue.how.softly', $said('in-hold-out'));
+        self::assertContains('cue.exhale.nose cue.how.let-sink', $said('three-part'));
+        self::assertContains('cue.rest cue.how.fourth-side', $said('square'));
+        self::assertContains('cue.hold cue.how.purse', $said('pursed-exhale'));
+        self::assertContains('cue.exhale.pursed-lips ', $said('pursed-exhale'));
+        self::assertContains('cue.exhale.soft-open-mouth cue.how.stream', $said('soft-exhale'));
+        self::assertContains('cue.exhale.mouth ', $said('double-exhale'));
     }
 
     public function test_each_hum_is_open_and_ends_its_segment(): void
@@ -179,7 +181,7 @@ final class CatalogueTest extends TestCase
     {
         $cues = $this->exercise($this->timeline('full-exhale'))[0]->cues;
 
-        self::assertSame(['cue.widen', 'cue.to-the-end'], [$cues[0]->instruction, $cues[1]->instruction]);
+        self::assertSame(['cue.how.widen', 'cue.how.to-the-end'], [$cues[0]->how, $cues[1]->how]);
         self::assertSame(1.0, $cues[0]->volumeTo);
         self::assertLessThan(0, $cues[1]->volumeTo);
     }
@@ -202,10 +204,11 @@ final class CatalogueTest extends TestCase
         foreach (Catalogue::all() as $technique) {
             for ($run = 0; $run < 25; $run++) {
                 $pick = fn (array $of) => $of[mt_rand(0, count($of) - 1)];
+                $ratio = mt_rand(1, 8).'+'.mt_rand(0, 2).':'.mt_rand(0, 8).':'.mt_rand(1, 12).(mt_rand(0, 2) > 0 ? ':'.mt_rand(0, 5) : '');
                 $prescription = $this->prescription($technique->key, [
-                    'ratio' => mt_rand(1, 8).'+'.mt_rand(0, 2).':'.mt_rand(0, 8).':'.mt_rand(1, 12).':'.mt_rand(0, 5),
+                    'ratio' => $ratio,
                     'count_length' => mt_rand(40, 200) / 100, 'breaths' => mt_rand(1, 40), 'minutes' => mt_rand(1, 20) / 2,
-                    'parameters' => array_map(fn ($parameter) => $pick(range($parameter->min, $parameter->max, $parameter->step)), $technique->parameters),
+                    'parameters' => self::anyParameters($technique, $ratio), 'start' => $pick($technique->starts)->value, 'bells_first' => mt_rand(0, 3), 'ending' => $pick([null, 'bell', 'quiet', 'slow']),
                     'fade' => $pick(['nothing', 'sound', 'sound-then-sight']), 'cue_word' => $pick([true, false]),
                 ]);
                 $timeline = Compiler::compile($prescription);
@@ -217,7 +220,7 @@ final class CatalogueTest extends TestCase
                     }
                 }
                 self::assertSame($sum, $timeline->totalMs());
-                self::assertSame($prescription->hasOpenExhale(), $timeline->isAbout(), 'about exactly when there is an open cue');
+                self::assertSame($prescription->hasOpenExhale() || ($prescription->parameters['retention-ends'] ?? 1.0) > 1, $timeline->isAbout(), 'about exactly when there is an open cue');
                 self::assertEqualsWithDelta($timeline->exerciseMs() / 1000, $prescription->exerciseSeconds(), 1e-9);
                 $of = array_values(array_unique(array_filter(array_map(fn (Cue $cue) => $cue->place->ofBreaths, $timeline->cues()))));
                 self::assertSame($timeline->breaths() === 0 ? [] : [$timeline->breaths()], $of, $technique->key);

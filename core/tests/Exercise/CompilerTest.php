@@ -39,7 +39,7 @@ final class CompilerTest extends TestCase
     public function test_diaphragmatic_breathing_is_not_counted_and_turns_the_attention(): void
     {
         $timeline = Compiler::compile($this->prescription(['technique' => 'diaphragmatic', 'minutes' => 2.75, 'position' => 'seated']));
-        $cues = $timeline->segments[1]->cues;
+        $cues = $timeline->segments[2]->cues;
 
         self::assertSame(165_000, $timeline->exerciseMs());
         self::assertSame(0, $timeline->breaths());
@@ -47,7 +47,7 @@ final class CompilerTest extends TestCase
         self::assertSame(15_000, $cues[5]->durationMs);
         self::assertSame([], array_merge(...array_map(fn (Cue $cue) => $cue->beats, $cues)));
         self::assertGreaterThan(3, count(array_unique(array_map(fn (Cue $cue) => $cue->instruction, $cues))));
-        self::assertSame('settle', $timeline->segments[2]->role->value, 'seated: no return from lying');
+        self::assertSame('settle', $timeline->segments[3]->role->value, 'seated: no return from lying');
     }
 
     /** @param  array<string, mixed>  $fields */

@@ -9,7 +9,9 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\DraftReader;
 
 /** Prescribes and compiles exercises from fields. */
@@ -23,6 +25,22 @@ trait Prescribing
         self::assertNotNull($draft->item);
 
         return $draft->item->prescription;
+    }
+
+    /**
+     * Any value of each parameter; an exhale that a tap ends only where no rest follows it.
+     *
+     * @return array<string, float>
+     */
+    private static function anyParameters(Technique $technique, ?string $ratio): array
+    {
+        $any = array_map(function (Parameter $parameter) {
+            $values = range($parameter->min, $parameter->max, $parameter->step);
+
+            return (float) $values[mt_rand(0, count($values) - 1)];
+        }, $technique->parameters);
+
+        return isset($any['open']) && substr_count((string) $ratio, ':') > 2 ? ['open' => 1.0] + $any : $any;
     }
 
     /** @param  array<string, mixed>  $fields */

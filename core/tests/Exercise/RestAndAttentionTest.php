@@ -22,7 +22,8 @@ final class RestAndAttentionTest extends TestCase
         self::assertSame(200_000, $set->durationMs());
         self::assertSame(['inhale', 'exhale', 'retention', 'release'], $this->kinds($retention->cues));
         self::assertSame([5000, 3500, 60_000, 1500], array_map(fn (Cue $cue) => $cue->durationMs, $retention->cues));
-        self::assertSame(['cue.one-more', 'cue.most-of-it', 'cue.retention', 'cue.release'], array_map(fn (Cue $cue) => $cue->instruction, $retention->cues));
+        self::assertSame(['cue.how.one-more', 'cue.how.most-of-it', null, 'cue.how.the-rest'], array_map(fn (Cue $cue) => $cue->how, $retention->cues));
+        self::assertSame('cue.retention', $retention->cues[2]->instruction);
         self::assertEqualsWithDelta(0.3, $retention->cues[1]->volumeTo, 1e-9, 'about 70 % is out');
         self::assertSame([$retention->cues[1]->volumeTo, $retention->cues[1]->volumeTo], [$retention->cues[2]->volumeFrom, $retention->cues[2]->volumeTo]);
         self::assertSame(0.0, $retention->cues[3]->volumeTo);
@@ -90,7 +91,7 @@ final class RestAndAttentionTest extends TestCase
 
         $asleep = $this->timeline('body-scan', ['parameters' => ['end' => 2]]);
         $end = array_slice($asleep->cues(), -1)[0];
-        self::assertSame('cue.sleep-welcome', $end->instruction);
+        self::assertSame('cue.end.sleep-welcome', $end->instruction);
         self::assertNotContains('return', $this->kinds($asleep->cues()));
         self::assertCount(1, array_filter($asleep->cues(), fn (Cue $cue) => $cue->kind->value === 'bell'), 'no bell wakes anybody');
     }
@@ -120,7 +121,7 @@ final class RestAndAttentionTest extends TestCase
         $segment = $timeline->segments[0];
 
         self::assertSame(['move', 'exhale', 'inhale', 'free'], $this->kinds($segment->cues));
-        self::assertSame('cue.lean.out', $segment->cues[1]->instruction);
+        self::assertSame(['cue.exhale.pursed-lips', 'cue.how.first'], [$segment->cues[1]->instruction, $segment->cues[1]->how]);
         self::assertLessThanOrEqual(3000, $segment->cues[1]->startMs);
         self::assertTrue($segment->isOpen());
         self::assertTrue($timeline->isAbout());
@@ -133,7 +134,7 @@ final class RestAndAttentionTest extends TestCase
         self::assertCount(4, $segments);
         self::assertSame(['inhale', 'exhale', 'hum'], $this->kinds($segments[0]->cues));
         [$inhale, $passive, $hum] = $segments[0]->cues;
-        self::assertSame(['cue.into-hands', 'cue.passive', 'cue.hum-remainder'], [$inhale->instruction, $passive->instruction, $hum->instruction]);
+        self::assertSame(['cue.how.into-hands', 'cue.how.falling', 'cue.hum-remainder'], [$inhale->how, $passive->how, $hum->instruction]);
         self::assertSame(0.0, $passive->volumeTo, 'the passive exhale ends at the resting level');
         self::assertLessThan(0, $hum->volumeTo);
         self::assertTrue($hum->isOpen());

@@ -58,7 +58,7 @@ final class RoutineTest extends TestCase
     {
         $ends = fn (string $key) => array_slice(Shipped::routines()[$key]->timeline()->cues(), -1)[0];
 
-        self::assertSame('cue.sleep-welcome', $ends('falling-asleep')->instruction);
+        self::assertSame('cue.end.sleep-welcome', $ends('falling-asleep')->instruction);
         self::assertSame('cue.bell.end', $ends('end-of-shift')->instruction);
         $lying = new Routine('x', [RoutineStep::exercise($this->prescription('ribs-down'))]);
         self::assertSame('cue.return.sit-up', array_slice($lying->timeline()->cues(), -1)[0]->instruction);

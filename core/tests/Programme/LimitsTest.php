@@ -63,10 +63,13 @@ final class LimitsTest extends TestCase
     {
         $props = fn (string $position, array $props): array => array_map(fn (Prop $prop) => $prop->value, DraftReader::read(['technique' => 'extended-exhale', 'position' => $position, 'props' => $props], 'x')->item?->prescription->props ?? self::fail());
         $all = array_map(fn (Prop $prop) => $prop->value, Prop::cases());
-        self::assertSame(['pillow-under-knees', 'pillow-under-head', 'wedge', 'blanket', 'mirror'], $props('supine', $all));
-        self::assertSame(['chair-with-back', 'blanket', 'mirror'], $props('seated', $all), 'nobody sits with a pillow under the head');
-        self::assertSame(['pillow-under-head', 'wedge', 'blanket', 'mirror'], $props('side-lying', $all));
-        self::assertSame(['blanket', 'mirror'], $props('kneeling', $all));
+        self::assertSame(['pillow-under-knees', 'pillow-under-head', 'wedge', 'rolled-towel', 'blanket', 'strap'], $props('supine', $all));
+        self::assertSame(['chair-with-back', 'low-back-support', 'blanket', 'mirror', 'strap'], $props('seated', $all), 'nobody sits with a pillow under the head');
+        self::assertSame(['pillow-under-head', 'wedge', 'blanket', 'strap'], $props('side-lying', $all));
+        self::assertSame(['cushion-to-sit-on', 'blanket', 'mirror', 'strap'], $props('kneeling', $all));
+        self::assertSame(['blanket', 'chair-with-back'], $props('seated', ['pillow-under-head', 'blanket']), 'a lost support is replaced');
+        self::assertSame(['wedge'], $props('reclined', ['chair-with-back']));
+        self::assertSame([], $props('standing', ['pillow-under-head']));
         self::assertArrayHasKey('props', DraftReader::read(['technique' => 'extended-exhale', 'props' => ['trampoline']], 'x')->errors);
     }
 

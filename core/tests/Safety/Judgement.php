@@ -24,12 +24,12 @@ final class Judgement
         $longest = fn (string $phase): float => max([0.0, ...array_map(fn (array $b) => $b[$phase] * $slow + ($b["soft-$phase"] ?? 0.0), $breaths)]);
         $pause = max($longest('hold'), $longest('rest'));
         $inhale = max([0.0, ...array_map(fn (array $b) => ($b['in'] + $b['top']) * $slow, $breaths)]);
-        $open = in_array($f['technique'], ['humming', 'rib-release'], true) && $p['hum'] < 1;
+        $open = (in_array($f['technique'], ['humming', 'rib-release'], true) && $p['hum'] < 1) || ($p['open'] ?? 1) > 1;
         $exhale = $open ? 0.0 : $longest('out');
         $retention = $p['retention'] ?? 0.0;
         $isBig = in_array($f['effort'], ['full', 'complete'], true);
         $topUp = array_filter($breaths, fn (array $b) => $b['top'] > 0) !== [];
-        $upright = in_array($f['position'], ['standing', 'standing-at-wall', 'walking'], true);
+        $upright = in_array($f['position'], ['standing', 'standing-at-wall', 'facing-wall', 'walking'], true);
         $heart = $has('heart-failure', 'heart-attack', 'arrhythmia');
         $noHolding = $heart || $has('pregnancy', 'epilepsy', 'fainting', 'pulmonary-hypertension', 'high-blood-pressure', 'stroke', 'eye', 'sickle-cell', 'bullae', 'copd', 'oxygen', 'panic', 'sedatives', 'under-16');
         $noAir = $heart || $has('pregnancy', 'epilepsy', 'sickle-cell', 'stroke', 'pulmonary-hypertension', 'panic', 'fainting', 'under-12');
@@ -82,14 +82,17 @@ final class Judgement
             $say(3, $has('pregnancy', 'recent-abdominal-surgery', 'hernia'));
             $say(2, $has('recent-birth', 'rib-fracture', 'recent-chest-surgery', 'recent-spinal-surgery', 'copd', 'oxygen', 'bullae', 'under-12'));
         }
-        $say(2, $f['technique'] === 'rib-release' && $has('rib-fracture', 'recent-chest-surgery'));
+        $say(2, in_array($f['hands'], ['press-lower-ribs', 'leading-ribs'], true) && $has('rib-fracture', 'recent-chest-surgery'));
         $say(2, $f['technique'] === 'alternate-nostril' && $has('blocked-nose', 'hand-trouble', 'sinus-or-ear-infection'));
         $moves = $f['technique'] === 'shoulder-rolls' || ($f['technique'] === 'in-hold-out' && $p['prelude'] < 2)
             || ($f['technique'] === 'neck-release' && ! ($f['position'] === 'seated' && in_array('chair-with-back', $f['props'], true)));
         $say(2, $moves && $has('neck-injury', 'vertigo', 'stroke', 'recent-spinal-surgery'));
         $say(2, $f['technique'] === 'tense-release' && $has('high-blood-pressure', 'heart-attack', 'stroke', 'eye', 'recent-eye-surgery', 'recent-chest-surgery', 'recent-abdominal-surgery', 'recent-spinal-surgery', 'rib-fracture', 'neck-injury'));
         $say(2, $f['technique'] === 'body-scan' && $has('trauma', 'psychosis') && ! ($f['gaze'] === 'on-a-point' && $p['list'] < 2 && $p['seconds'] <= 2));
-        $say(2, $f['technique'] === 'body-scan' && $p['end'] > 1 && $has('sleep-apnoea', 'sedatives') && ! in_array($f['position'], ['side-lying', 'reclined'], true));
+        $lies = in_array($f['position'], ['supine', 'supine-knees-bent', 'prone', 'side-lying', 'reclined'], true);
+        $atNight = ! $f['as_needed'] && in_array('lights-out', array_column($f['anchors'], 'anchor'), true);
+        $sleeps = $f['ending'] === 'quiet' || ($f['ending'] === null && $lies && $atNight);
+        $say(2, $sleeps && $has('sleep-apnoea', 'sedatives') && ! in_array($f['position'], ['side-lying', 'reclined'], true));
         $say(2, $f['gaze'] === 'closed' && ($upright || $has('trauma', 'psychosis')));
         $isRatio478 = $breaths !== [] && $topUp === false && abs($breaths[0]['hold'] * 4 - $breaths[0]['in'] * 7) < 1e-6 && abs($breaths[0]['out'] * 4 - $breaths[0]['in'] * 8) < 1e-6 && $breaths[0]['rest'] < 1e-9;
         $say(2, ! in_array($f['technique'], ['stepped-even', 'humming', 'rib-release'], true) && $isRatio478 && $f['breaths'] > ($f['school'] === 'ratio-practice' ? 10 : 8));
@@ -112,8 +115,9 @@ final class Judgement
         if (in_array($at, ['supine', 'supine-knees-bent', 'prone'], true)) {
             $say(2, $has('heart-failure', 'cannot-lie-flat', 'vertigo', 'late-pregnancy') || ($has('reflux') && $seconds > 300.000001));
         }
-        $say(2, in_array($at, ['kneeling', 'hands-and-knees', 'folded-forward'], true) && $has('cannot-reach-floor', 'vertigo', 'eye'));
-        if ($at === 'folded-forward') {
+        $say(2, in_array($at, ['kneeling', 'hands-and-knees', 'folded-forward', 'childs-pose'], true) && $has('cannot-reach-floor', 'vertigo', 'eye'));
+        $say(2, $at === 'cross-legged' && $has('cannot-reach-floor', 'vertigo'));
+        if ($at === 'folded-forward' || $at === 'childs-pose') {
             $say(3, $has('recent-eye-surgery'));
             $say(2, $has('stroke', 'high-blood-pressure', 'heart-failure', 'heart-attack', 'fainting', 'sinus-or-ear-infection', 'recent-ear-surgery', 'recent-abdominal-surgery', 'recent-spinal-surgery', 'reflux', 'hernia', 'late-pregnancy'));
         }
@@ -164,7 +168,7 @@ final class Judgement
             default => ['hold' => (float) $parts[1], 'out' => (float) $parts[2], 'rest' => (float) $parts[3]],
         };
         if ($f['technique'] === 'even') {
-            return array_map(fn (int $step) => [...$breath, 'in' => $breath['in'] + $step, 'out' => $breath['out'] + $step, 'n' => $f['breaths']], range(0, (int) $p['steps'] - 1));
+            return array_map(fn (int $step) => [...$breath, 'in' => $breath['in'] + $step, 'out' => $breath['out'] + $step, 'n' => $step > 0 && $p['breaths-'.($step + 1)] > 0 ? $p['breaths-'.($step + 1)] : $f['breaths']], range(0, (int) $p['steps'] - 1));
         }
 
         return [[...$breath, 'n' => $f['technique'] === 'alternate-nostril' ? 2 * $f['breaths'] : $f['breaths']]];
@@ -184,9 +188,9 @@ final class Judgement
 
         return match ($f['technique']) {
             'rounds-retention' => $p['rounds'] * ($paced + 2 * ($breaths[0]['in'] + $breaths[0]['top']) * $count + $p['retention']),
-            'long-exhale' => $paced + 120,
-            'tense-release' => $p['groups'] * (3 * $p['times'] * $p['tense'] * $count + 12),
-            'body-scan' => $p['seconds'] * ($p['list'] < 2 ? 4 * 22 : 90),
+            'long-exhale' => $paced + 60 * $p['free'],
+            'tense-release' => array_sum(array_map(fn (int $group) => 3 * ($group > 1 && $p["times-$group"] > 0 ? $p["times-$group"] : $p['times']) * $p['tense'] * $count + 12, range(1, (int) $p['groups']))),
+            'body-scan' => $p['seconds'] * [1 => 4 * 22, 90, 90, 54][(int) $p['list']],
             'reverse-count' => ($p['from'] + 1) * $count,
             'forward-lean' => 129.0,
             default => $breaths === [] ? 60 * (float) $f['minutes'] : $paced,

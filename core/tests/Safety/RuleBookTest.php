@@ -17,10 +17,13 @@ use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
+use IvoryPace\Tests\Exercise\Prescribing;
 use PHPUnit\Framework\TestCase;
 
 final class RuleBookTest extends TestCase
 {
+    use Prescribing;
+
     public function test_an_offered_change_clears_its_finding_and_raises_no_graver_one(): void
     {
         mt_srand(11);
@@ -32,7 +35,7 @@ final class RuleBookTest extends TestCase
             foreach ($findings as $finding) {
                 $seen[$finding->rule] = true;
                 if ($finding->level !== Level::Note) {
-                    self::assertNotSame([], $finding->changes, "{$finding->rule}: {$finding->message}");
+                    self::assertNotSame([], $finding->changes, "{$finding->rule}: {$finding->message}".json_encode(self::fields($item)));
                 }
                 $says = array_map(fn (Change $change) => str_contains($change->label, '(then: '), $finding->changes);
                 $sorted = $says;
@@ -200,15 +203,19 @@ final class RuleBookTest extends TestCase
         $ratios = ['1:1', '4:0:5:1', '4:7:8', '2:4', '2+1:6', '5:5:5:5', '4:12:8', '6:0:12:11', '3.5:1:7', '1:0:2:30', mt_rand(1, 8).':'.mt_rand(0, 14).':'.mt_rand(1, 14).':'.mt_rand(0, 12)];
         $pick = fn (array $of) => $of[mt_rand(0, count($of) - 1)];
 
+        $ratio = $pick($ratios);
+        $position = $pick($technique->positions);
+
         return self::item([
             'technique' => $technique->key,
-            'ratio' => $pick($ratios),
+            'ratio' => $ratio,
             'count_length' => mt_rand(40, 200) / 100,
             'breaths' => $pick([4, 8, 9, 12, 13, 30, 60, mt_rand(1, 200)]),
             'minutes' => mt_rand(1, 40) / 2,
-            'parameters' => array_map(fn ($parameter) => $pick(range($parameter->min, $parameter->max, $parameter->step)), $technique->parameters),
+            'parameters' => self::anyParameters($technique, $ratio),
+            'hands' => $pick($technique->handsIn($position))->value, 'ending' => $pick([null, null, 'bell', 'quiet', 'slow']),
             'route_out' => $pick($technique->routesOut)->value,
-            'position' => $pick($technique->positions)->value,
+            'position' => $position->value,
             'props' => $pick([[], ['pillow-under-knees'], ['blanket']]),
             'effort' => in_array(Effort::Full, $technique->efforts, true) && in_array(Effort::Complete, $technique->efforts, true)
                 ? $pick(['gentle', 'gentle', 'full', 'active', 'complete']) : $pick($technique->efforts)->value,

@@ -6,7 +6,6 @@ namespace IvoryPace\Tests\Safety;
 
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Gaze;
-use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\Flag;
@@ -16,11 +15,14 @@ use IvoryPace\Safety\Level;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
 use IvoryPace\Safety\Survey;
+use IvoryPace\Tests\Exercise\Prescribing;
 use PHPUnit\Framework\TestCase;
 
 /** The rules against a judgement that was written apart from them. */
 final class SecondOpinionTest extends TestCase
 {
+    use Prescribing;
+
     public function test_the_whole_catalogue_in_every_position_size_and_school_is_judged_alike(): void
     {
         $checked = 0;
@@ -43,12 +45,15 @@ final class SecondOpinionTest extends TestCase
         $pick = fn (array $of) => $of[array_rand($of)];
         for ($run = 0; $run < 1500; $run++) {
             $technique = mt_rand(0, 1) === 0 ? Catalogue::get('own') : $pick(array_values(Catalogue::all()));
+            $position = $pick($technique->positions);
+            $ratio = ! $technique->hasRatio() ? null : mt_rand(1, 14).(mt_rand(0, 3) === 0 ? '+'.mt_rand(1, 3) : '').':'.mt_rand(0, 1) * mt_rand(0, 32).':'.mt_rand(1, 22).(mt_rand(0, 3) > 0 ? ':'.mt_rand(0, 1) * mt_rand(0, 16) : '');
             $draft = DraftReader::read([
                 'technique' => $technique->key, 'school' => $pick(School::cases())->value,
-                'ratio' => ! $technique->hasRatio() ? null : mt_rand(1, 14).(mt_rand(0, 3) === 0 ? '+'.mt_rand(1, 3) : '').':'.mt_rand(0, 1) * mt_rand(0, 32).':'.mt_rand(1, 22).':'.mt_rand(0, 1) * mt_rand(0, 16),
+                'hands' => $pick($technique->handsIn($position))->value, 'ending' => $pick([null, 'bell', 'quiet', 'slow']), 'start' => $pick($technique->starts)->value, 'times_a_day' => mt_rand(1, 3), 'as_needed' => mt_rand(0, 4) === 0, 'use_when' => 'now',
+                'ratio' => $ratio,
                 'count_length' => mt_rand(40, 200) / 100, 'slowest' => $pick([1, 1, 1.2]), 'fastest' => $pick([1, 1, 0.7]), 'breaths' => $pick([1, 6, 7, 8, 9, 10, 11, 12, 13, 20, mt_rand(1, 200)]), 'minutes' => mt_rand(1, 14) / 2,
-                'position' => $pick($technique->positions)->value, 'effort' => $pick($technique->efforts)->value, 'gaze' => $pick(Gaze::cases())->value, 'props' => $pick([[], ['chair-with-back']]),
-                'parameters' => array_map(fn (Parameter $parameter) => $pick(range($parameter->min, $parameter->max, $parameter->step)), $technique->parameters),
+                'position' => $position->value, 'effort' => $pick($technique->efforts)->value, 'gaze' => $pick(Gaze::cases())->value, 'props' => $pick([[], ['chair-with-back']]),
+                'parameters' => self::anyParameters($technique, $ratio),
             ], 'x');
             $this->judge($draft->item, $draft->fields, mt_rand(0, 3) === 0 ? 3 : 1);
         }
@@ -64,7 +69,8 @@ final class SecondOpinionTest extends TestCase
             $patient = new PatientFacts(array_map(Flag::from(...), $flags), age: 40, pregnancyWeeks: 12);
             $routine = DraftReader::read(['kind' => 'routine', 'routine_name' => 'R', 'steps' => $steps, 'times_a_day' => 1], 'x')->item;
             self::assertNotNull($routine);
-            $alone = array_map(fn (array $step) => self::gravest(DraftReader::read($step, 'x')->item, $patient), $steps);
+            // Only the last one ends the practice, and may end in sleep.
+            $alone = array_map(fn (int $at) => self::gravest(DraftReader::read([...$steps[$at], ...($at < count($steps) - 1 ? ['ending' => 'bell'] : [])], 'x')->item, $patient), array_keys($steps));
             self::assertGreaterThanOrEqual(max($alone), self::gravest($routine, $patient), implode(', ', array_column($steps, 'technique')).' with '.implode(', ', $flags));
         }
     }

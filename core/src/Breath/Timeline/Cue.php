@@ -25,6 +25,7 @@ final readonly class Cue implements JsonSerializable
      * @param  bool  $isSoft  keeps its length whatever the tempo
      * @param  float  $sound  loudness of its tones, 0–1
      * @param  float  $sight  how clearly it is drawn, 0–1
+     * @param  string|null  $how  translation key of how it is done, said after the instruction
      *
      * @throws InvalidValue
      */
@@ -43,6 +44,7 @@ final readonly class Cue implements JsonSerializable
         public bool $isSoft = false,
         public float $sound = 1.0,
         public float $sight = 1.0,
+        public ?string $how = null,
     ) {
         if ($startMs < 0 || $durationMs <= 0) {
             throw InvalidValue::because("A cue cannot start at $startMs ms and last $durationMs ms.");
@@ -62,7 +64,7 @@ final readonly class Cue implements JsonSerializable
     {
         return new self(
             $this->kind, $this->startMs, $this->durationMs, $this->instruction, $this->volumeFrom, $this->volumeTo, $this->beats,
-            $place, $side, $this->greatestMs, $this->announcesLast, $this->isSoft, $this->sound, $this->sight,
+            $place, $side, $this->greatestMs, $this->announcesLast, $this->isSoft, $this->sound, $this->sight, $this->how,
         );
     }
 
@@ -82,7 +84,7 @@ final readonly class Cue implements JsonSerializable
 
         return new self(
             $this->kind, $startMs, $durationMs, $this->instruction, $this->volumeFrom, $this->volumeTo, $beats,
-            $this->place, $this->side, $this->greatestMs, $this->announcesLast, $this->isSoft, $this->sound, $this->sight,
+            $this->place, $this->side, $this->greatestMs, $this->announcesLast, $this->isSoft, $this->sound, $this->sight, $this->how,
         );
     }
 
@@ -91,7 +93,7 @@ final readonly class Cue implements JsonSerializable
     {
         return new self(
             $this->kind, $this->startMs, $this->durationMs, $this->instruction, $this->volumeFrom, $this->volumeTo, $this->beats,
-            $this->place, $this->side, $this->greatestMs, $this->announcesLast, $this->isSoft, $sound, $sight,
+            $this->place, $this->side, $this->greatestMs, $this->announcesLast, $this->isSoft, $sound, $sight, $this->how,
         );
     }
 
@@ -114,6 +116,7 @@ final readonly class Cue implements JsonSerializable
             'ms' => $this->durationMs,
             'greatest' => $this->greatestMs,
             'instruction' => $this->instruction,
+            ...($this->how === null ? [] : ['how' => $this->how]),
             'from' => $this->volumeFrom,
             'to' => $this->volumeTo,
             'curve' => $this->kind->curve(),

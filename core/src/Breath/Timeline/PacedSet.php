@@ -31,6 +31,7 @@ final readonly class PacedSet
      *     is caught
      * @param  bool  $cueWord  the first counted beat of inhale and exhale says its word in place of the number
      * @param  float  $bottom  lung volume at the end of the exhale, 0 or below
+     * @param  array<string, string>  $hows  translation key of how a phase is done, by phase value
      */
     public function __construct(
         private Cycle $cycle,
@@ -40,6 +41,7 @@ final readonly class PacedSet
         private float $bottom = 0.0,
         private float $catchCounts = 0.0,
         private bool $cueWord = false,
+        private array $hows = [],
     ) {
     }
 
@@ -92,6 +94,7 @@ final readonly class PacedSet
                 place: $place,
                 announcesLast: $phase === Phase::Inhale && $place->isLastBreath() && $place->ofBreaths > 1,
                 isSoft: $this->cycle->pattern->softSeconds($phase) > 0,
+                how: $isCatch ? null : $this->hows[$phase->value] ?? null,
             );
             $level = $target;
         }

@@ -7,14 +7,17 @@ namespace IvoryPace\Exercise\Catalogue;
 use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
+use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Purpose;
 use IvoryPace\Exercise\Recipe;
 use IvoryPace\Exercise\Recipes\CountedSet;
 use IvoryPace\Exercise\Route;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\StopSymptom;
@@ -67,7 +70,8 @@ final class LongerExhale
                     self::STOPS, ['hands', 'which-moves'],
                 ),
                 [Climb::repeats(6, 8, 10, 12), Climb::growing(10, Phase::Exhale)],
-                recipe: new CountedSet(freeAfter: 2.0), countIn: Counting::Down, demands: [Demand::LooksInward],
+                countIn: Counting::Down, demands: [Demand::LooksInward],
+                parameters: [new Parameter('free', 'min of hand check without a count, after it', 2, 0, 10, 0.5)],
             ),
             self::make(
                 'pursed-exhale', 'Pursed-lip exhale', 'In by the nose, a short pause, out through pursed lips.',
@@ -79,7 +83,7 @@ final class LongerExhale
                     ['puffed-cheeks'], ['cough'], self::STOPS,
                 ),
                 [Climb::growing(6, Phase::Inhale, Phase::Exhale, Phase::Exhale), $upright],
-                recipe: new CountedSet(instructions: [Phase::Hold->value => 'cue.purse']),
+                recipe: new CountedSet([Phase::Hold->value => 'cue.how.purse']), hasOwnRoute: true,
             ),
             self::make(
                 'soft-exhale', 'Soft-stream exhale', 'Out through a softly open mouth, in a thin even stream.',
@@ -89,7 +93,7 @@ final class LongerExhale
                     self::STOPS,
                 ),
                 [Climb::growing(9, Phase::Exhale), Climb::repeats(8, 10, 12)],
-                recipe: new CountedSet(instructions: [Phase::Exhale->value => 'cue.stream']),
+                recipe: new CountedSet([Phase::Exhale->value => 'cue.how.stream']), hasOwnRoute: true,
             ),
         ];
     }
@@ -99,16 +103,19 @@ final class LongerExhale
      * @param  list<Route>  $routesOut
      * @param  list<Climb>  $climbs
      * @param  list<Demand>  $demands
+     * @param  list<Parameter>  $parameters
      */
     private static function make(
         string $key, string $name, string $about, string $ratio, int $breaths, array $positions, array $routesOut,
         Teaching $teaching, array $climbs, Recipe $recipe = new CountedSet, Counting $countIn = Counting::Up, array $demands = [],
+        array $parameters = [], bool $hasOwnRoute = false,
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: Length::Breaths, teaching: $teaching, positions: $positions,
-            routesOut: $routesOut, hands: 'exercise.hands.chest-and-belly', ratio: $ratio, breaths: $breaths, timesADay: 3,
+            routesOut: $routesOut, hands: Hands::ChestAndBelly, ratio: $ratio, breaths: $breaths, timesADay: 3,
             props: [$positions[0]->isLying() ? Prop::PillowUnderHead : Prop::ChairWithBack],
             climbs: $climbs, short: ['breaths' => max(3, intdiv($breaths, 2))], countIn: $countIn, demands: $demands,
+            parameters: $parameters, hasOwnRoute: $hasOwnRoute, starts: Start::cases(),
         );
     }
 }

@@ -7,6 +7,7 @@ namespace IvoryPace\Exercise\Catalogue;
 use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
@@ -18,6 +19,7 @@ use IvoryPace\Exercise\Recipes\GrowingEven;
 use IvoryPace\Exercise\Recipes\SteppedSoft;
 use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\StopSymptom;
@@ -25,6 +27,8 @@ use IvoryPace\Health\StopSymptom;
 /** Low and even breathing. Defaults, criteria and ladders are common practice. */
 final class Plain
 {
+    private const MOST_LENGTHS = 7;
+
     /** @return list<Technique> */
     public static function techniques(): array
     {
@@ -47,13 +51,14 @@ final class Plain
             ),
             positions: [
                 Position::SupineKneesBent, Position::Supine, Position::Reclined, Position::SideLying, Position::Seated,
-                Position::Kneeling, Position::Standing, Position::HandsAndKnees, Position::Walking,
+                Position::Kneeling, Position::Standing, Position::HandsAndKnees, Position::ChildsPose, Position::Walking,
             ],
             routesOut: [Route::Nose, Route::PursedLips, Route::SoftOpenMouth],
-            hands: 'exercise.hands.chest-and-belly',
+            hands: Hands::ChestAndBelly,
             minutes: 3.0,
             timesADay: 2,
             demands: [Demand::LooksInward],
+            bells: 1,
             props: [Prop::PillowUnderHead],
             climbs: [
                 Climb::positions(Position::SupineKneesBent, Position::Reclined, Position::Seated, Position::Standing, Position::Walking),
@@ -79,12 +84,19 @@ final class Plain
                 Position::Seated, Position::Supine, Position::SupineKneesBent, Position::Reclined, Position::SideLying, Position::Standing,
             ],
             routesOut: [Route::Nose, Route::PursedLips],
-            hands: 'exercise.hands.as-you-like',
+            hands: Hands::AsYouLike,
             ratio: '4:4',
             breaths: 5,
             timesADay: 2,
             props: [Prop::ChairWithBack],
-            parameters: [new Parameter('steps', 'lengths, each a count more', 2, 1, 6)],
+            starts: Start::cases(),
+            parameters: [
+                new Parameter('steps', 'lengths, each a count more', 2, 1, self::MOST_LENGTHS),
+                ...array_map(
+                    fn (int $length) => new Parameter("breaths-$length", "breaths at length $length; 0 as at the first", 0, 0, 30),
+                    range(2, self::MOST_LENGTHS),
+                ),
+            ],
             climbs: [Climb::growing(10, Phase::Inhale, Phase::Exhale), Climb::repeats(5, 8, 10)],
             short: ['breaths' => 3, 'parameters' => ['steps' => 1]],
             easier: ['ratio' => '2:2'],
@@ -105,7 +117,7 @@ final class Plain
             ),
             positions: [Position::Seated, Position::Kneeling, Position::Supine, Position::Reclined],
             routesOut: [Route::Nose],
-            hands: 'exercise.hands.in-the-lap',
+            hands: Hands::InTheLap,
             props: [Prop::ChairWithBack],
             parameters: [
                 new Parameter('start', 'counts in the first step', 3, 2, 8),
@@ -115,6 +127,8 @@ final class Plain
             climbs: [Climb::parameter('top', 5, 6, 7, 8), Climb::parameter('start', 3, 4, 5)],
             short: ['parameters' => ['start' => 3, 'top' => 3]],
             countOut: Counting::Up,
+            starts: Start::cases(),
+            bells: 1,
         );
     }
 
@@ -135,12 +149,13 @@ final class Plain
                 Position::SideLying, Position::Standing, Position::StandingAtWall, Position::Kneeling,
             ],
             routesOut: [Route::Nose, Route::Mouth, Route::PursedLips, Route::SoftOpenMouth],
-            hands: 'exercise.hands.as-you-like',
+            hands: Hands::AsYouLike,
             ratio: '4:6',
             breaths: 8,
             timesADay: 2,
             climbs: [Climb::repeats(8, 10, 12), Climb::counts(1.0, 1.1, 1.2)],
             short: ['breaths' => 4],
+            starts: Start::cases(),
             isOwn: true,
         );
     }

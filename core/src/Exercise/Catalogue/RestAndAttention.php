@@ -7,6 +7,7 @@ namespace IvoryPace\Exercise\Catalogue;
 use IvoryPace\Breath\CueKind;
 use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
@@ -21,6 +22,7 @@ use IvoryPace\Exercise\Recipes\RoundsWithRetention;
 use IvoryPace\Exercise\Recipes\TenseAndLetGo;
 use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\StopSymptom;
@@ -46,7 +48,7 @@ final class RestAndAttention
             self::free(
                 'tense-release', 'Tense and let go', 'Muscle groups tensed for three counts and let go; gentle breathing between.',
                 new TenseAndLetGo, Length::Derived, null, 1,
-                self::ANYWHERE, [Prop::PillowUnderHead],
+                self::ANYWHERE, [Prop::PillowUnderHead], Hands::BesideYou,
                 Teaching::of(
                     'tense-release', [Purpose::Sleep, Purpose::Settling], ['lights-out', 'waking'], ['difference'],
                     ['too-hard', 'holding-breath'], ['heavy', 'warmth'], [StopSymptom::Cramp, StopSymptom::Dizziness],
@@ -55,12 +57,15 @@ final class RestAndAttention
                 [
                     new Parameter('groups', 'muscle groups', 3, 1, 6), new Parameter('times', 'times each', 3, 1, 5),
                     new Parameter('tense', 'counts tense', 3, 2, 6),
+                    ...array_map(
+                        fn (int $group) => new Parameter("times-$group", "times group $group; 0 as the first", 0, 0, 5), range(2, 6),
+                    ),
                 ],
                 ['parameters' => ['groups' => 2, 'times' => 2]], [Demand::Tenses],
             ),
             self::free(
                 'body-scan', 'Body scan', 'The attention goes through the body, region by region.', new BodyScan, Length::Derived, null, 1,
-                self::ANYWHERE, [Prop::PillowUnderHead, Prop::Blanket],
+                self::ANYWHERE, [Prop::PillowUnderHead, Prop::Blanket], Hands::BesideYou,
                 Teaching::of(
                     'body-scan', [Purpose::Sleep, Purpose::Attention], ['lights-out', 'evening'], ['moves-on'], ['forcing'],
                     ['heavy', 'drowsy', 'restless'], self::STOPS,
@@ -68,15 +73,18 @@ final class RestAndAttention
                 [Climb::parameter('seconds', 3, 4, 5)],
                 [
                     new Parameter('seconds', 's a part', 3, 2, 8, 0.5),
-                    Parameter::choice('list', 'through the body', [1 => 'groups, feet to head', 2 => 'ninety parts, crown to toes']),
-                    Parameter::choice('end', 'at the end', [1 => 'staying awake', 2 => 'falling asleep is welcome']),
+                    Parameter::choice('list', 'through the body', [
+                        1 => 'groups, feet to head', 2 => 'ninety parts, crown to toes', 3 => 'ninety parts, crown to toes, in pairs',
+                        4 => 'feet first, one leg before the other',
+                    ]),
+                    Parameter::choice('let-go', 'with each part', [1 => 'the part is named', 2 => 'named, with “let go”']),
                 ],
                 ['parameters' => ['list' => 1, 'seconds' => 2]], [Demand::ScansBody, Demand::LooksInward],
             ),
             self::free(
                 'reverse-count', 'Counting down', 'One number a second down to 0; the breath goes its own way.', new ReverseCount,
                 Length::Derived, null, 2,
-                self::SEATED, [Prop::ChairWithBack],
+                self::SEATED, [Prop::ChairWithBack], Hands::InTheLap,
                 Teaching::of(
                     'reverse-count', [Purpose::Attention, Purpose::Pressure, Purpose::Sleep], ['breaks', 'lights-out'], ['one-by-one'],
                     ['speeding-up'], ['restless'], self::STOPS,
@@ -87,7 +95,7 @@ final class RestAndAttention
             self::free(
                 'noticing', 'Noticing the breath', 'Watching without changing anything: pace, evenness, route, what moves.',
                 new Uncounted(CueKind::Listen), Length::Minutes, 1.5, 1,
-                self::SEATED, [Prop::ChairWithBack],
+                self::SEATED, [Prop::ChairWithBack], Hands::AsYouLike,
                 Teaching::of(
                     'noticing', [Purpose::Attention, Purpose::Learning], ['anytime'], ['nothing-changed'], ['steering'],
                     ['restless', 'odd-at-first'], self::STOPS, ['pace', 'evenness', 'route', 'what-moves'],
@@ -98,7 +106,7 @@ final class RestAndAttention
             self::free(
                 'neck-release', 'Neck release', 'Slow head turns and small nods on a folded support; before breathing practice.',
                 new Uncounted(CueKind::Move, 10_000), Length::Minutes, 2.0, 1,
-                [Position::Supine, Position::SupineKneesBent, Position::Seated], [Prop::PillowUnderHead],
+                [Position::Supine, Position::SupineKneesBent, Position::Seated], [Prop::PillowUnderHead], Hands::BothOnBelly,
                 Teaching::of(
                     'neck-release', [Purpose::Trunk, Purpose::Settling], ['anytime'], ['small-slow'], ['into-pain'], ['stretch'],
                     [StopSymptom::Dizziness, StopSymptom::Tingling], ['right', 'middle', 'left', 'middle', 'nod', 'long-neck'],
@@ -109,7 +117,7 @@ final class RestAndAttention
                 'shoulder-rolls', 'Shoulder rolls with the breath',
                 'Up on the way in, back and down on the way out; before breathing practice.', new Uncounted(CueKind::Move, 5_000),
                 Length::Minutes, 2.0, 1,
-                [Position::Seated, Position::Standing], [Prop::ChairWithBack],
+                [Position::Seated, Position::Standing], [Prop::ChairWithBack], Hands::Hang,
                 Teaching::of(
                     'shoulder-rolls', [Purpose::Trunk, Purpose::Moving], ['breaks'], ['with-breath'], ['jerking'], ['warmth'],
                     [StopSymptom::Dizziness], ['up', 'down'],
@@ -135,18 +143,22 @@ final class RestAndAttention
             ),
             positions: [Position::Supine, Position::SupineKneesBent, Position::Reclined],
             routesOut: [Route::Nose, Route::SoftOpenMouth],
-            hands: 'exercise.hands.chest-and-belly',
+            hands: Hands::ChestAndBelly,
             ratio: '5:5',
             breaths: 20,
             props: [Prop::PillowUnderHead, Prop::PillowUnderKnees],
             parameters: [
                 new Parameter('rounds', 'rounds', 2, 1, 5),
                 new Parameter('retention', 's retention', 15, 5, 90, 5),
+                Parameter::choice('retention-ends', 'how the retention ends', [
+                    1 => 'counted down', 2 => 'on a tap, after that long at the latest',
+                ]),
             ],
             effort: Effort::Full,
             efforts: [Effort::Full, Effort::Gentle],
             climbs: [Climb::repeats(20, 25, 30), Climb::parameter('rounds', 2, 3, 4, 5), Climb::parameter('retention', 15, 30, 45, 60)],
             short: ['breaths' => 10, 'parameters' => ['rounds' => 1, 'retention' => 15]],
+            starts: Start::cases(),
         );
     }
 
@@ -163,9 +175,11 @@ final class RestAndAttention
                 'forward-lean', [Purpose::Breathlessness], ['when-needed'], ['out-first', 'shoulders-supported'], ['big-inhale'],
                 ['slow-return'], [StopSymptom::Breathlessness, StopSymptom::Dizziness],
             ),
-            positions: [Position::SeatedForward, Position::StandingAtWall],
+            positions: [Position::SeatedForward, Position::FacingWall, Position::StandingAtWall],
             routesOut: [Route::PursedLips],
-            hands: 'exercise.hands.elbows-on-knees',
+            hasOwnRoute: true,
+            onlyIn: [Route::Nose],
+            hands: Hands::ElbowsOnKnees,
             timesADay: 10,
             efforts: [Effort::Gentle],
             openExhale: true,
@@ -183,12 +197,12 @@ final class RestAndAttention
      */
     private static function free(
         string $key, string $name, string $about, Recipe $recipe, Length $length, ?float $minutes, int $timesADay, array $positions,
-        array $props,
+        array $props, Hands $hands,
         Teaching $teaching, array $climbs, array $parameters, array $short, array $demands = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
-            routesOut: [Route::Nose, Route::PursedLips], hands: "exercise.hands.$key", minutes: $minutes, timesADay: $timesADay,
+            routesOut: [Route::Nose, Route::PursedLips], hands: $hands, bells: 1, minutes: $minutes, timesADay: $timesADay,
             props: $props,
             parameters: $parameters, efforts: [Effort::Gentle], climbs: $climbs, short: $short, demands: $demands,
         );

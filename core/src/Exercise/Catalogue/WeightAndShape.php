@@ -4,20 +4,21 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Catalogue;
 
-use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Purpose;
-use IvoryPace\Exercise\Recipes\CountedSet;
+use IvoryPace\Exercise\Recipes\CompleteExhale;
 use IvoryPace\Exercise\Recipes\OpenHum;
 use IvoryPace\Exercise\Recipes\PassiveThenHum;
 use IvoryPace\Exercise\Recipes\Uncounted;
 use IvoryPace\Exercise\Route;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\StopSymptom;
@@ -34,17 +35,17 @@ final class WeightAndShape
             self::humming(),
             self::uncounted(
                 'weight-on-belly', 'Weight on the belly', 'A block or thick book on the belly, watched as it rises and sinks.', 4.0,
-                [Position::Supine, Position::SupineKneesBent], 'exercise.hands.beside-you',
+                [Position::Supine, Position::SupineKneesBent], Hands::BesideYou,
                 Teaching::of(
                     'weight-on-belly', [Purpose::Learning, Purpose::Sleep], ['waking', 'evening'], ['rises-and-sinks', 'slows'],
                     ['pushed-up'], ['heavy', 'warmth'], self::STOPS, ['watch', 'sinks', 'by-itself'],
                 ),
                 [Climb::minutes(3, 4, 5), Climb::parameter('weight', 0.5, 1, 1.5, 2)],
-                [new Parameter('weight', 'kg on the belly', 1, 0.5, 2, 0.25)],
+                [new Parameter('weight', 'kg on the belly', 1, 0.5, 2, 0.05)],
             ),
             self::uncounted(
                 'prone', 'Prone breathing', 'Face down, forehead on the hands; the belly meets the floor, the low back rises.', 2.5,
-                [Position::Prone], 'exercise.hands.under-forehead',
+                [Position::Prone], Hands::UnderForehead,
                 Teaching::of(
                     'prone', [Purpose::Trunk, Purpose::Learning], ['anytime'], ['trunk-widens'], ['neck-twisted'], ['warmth', 'stretch'],
                     self::STOPS, ['belly-floor', 'low-back', 'sides'],
@@ -56,7 +57,7 @@ final class WeightAndShape
             self::uncounted(
                 'ribs-down', 'Ribs down, supine',
                 'The lower ribs stay heavy while the breath goes low; the natural curve of the low back stays.', 3.0,
-                [Position::SupineKneesBent], 'exercise.hands.lower-ribs',
+                [Position::SupineKneesBent], Hands::LowerRibs,
                 Teaching::of(
                     'ribs-down', [Purpose::Trunk], ['anytime'], ['pelvis-still', 'curve-stays'], ['back-pressed'], ['heavy'], self::STOPS,
                     ['ribs-heavy', 'thin-gap', 'low'],
@@ -80,7 +81,10 @@ final class WeightAndShape
             ),
             positions: [Position::SupineKneesBent, Position::Supine, Position::FoldedForward, Position::Reclined, Position::Seated],
             routesOut: [Route::Hum],
-            hands: 'exercise.hands.chest-and-belly',
+            hasOwnRoute: true,
+            moreHands: [Hands::EarsClosed],
+            starts: Start::cases(),
+            hands: Hands::ChestAndBelly,
             breaths: 5,
             timesADay: 2,
             props: [Prop::PillowUnderKnees],
@@ -107,7 +111,7 @@ final class WeightAndShape
             ),
             positions: [Position::Seated, Position::Standing],
             routesOut: [Route::Hum],
-            hands: 'exercise.hands.press-lower-ribs',
+            hands: Hands::PressLowerRibs,
             breaths: 4,
             timesADay: 2,
             props: [Prop::ChairWithBack],
@@ -120,7 +124,8 @@ final class WeightAndShape
             climbs: [Climb::repeats(4, 5, 6, 7, 8)],
             short: ['breaths' => 2],
             openExhale: true,
-            demands: [Demand::PressesRibs],
+            onlyHands: [Hands::PressLowerRibs, Hands::LeadingRibs, Hands::RoundTheRibs, Hands::LowerRibs],
+            hasOwnRoute: true,
         );
     }
 
@@ -130,20 +135,25 @@ final class WeightAndShape
             key: 'full-exhale',
             name: 'Wide inhale, complete exhale',
             about: 'Hands round the ribs; they widen on all sides and close at the end. Three breaths before each meal.',
-            recipe: new CountedSet(instructions: [Phase::Inhale->value => 'cue.widen', Phase::Exhale->value => 'cue.to-the-end']),
+            recipe: new CompleteExhale,
             length: Length::Breaths,
             teaching: Teaching::of(
                 'full-exhale', [Purpose::Trunk], ['meals'], ['ribs-close'], ['straining', 'coughing'], ['stretch', 'warmth'], self::STOPS,
             ),
             positions: [Position::Seated, Position::Standing],
             routesOut: [Route::PursedLips, Route::Mouth, Route::Nose],
-            hands: 'exercise.hands.round-the-ribs',
+            hands: Hands::RoundTheRibs,
             ratio: '4:8',
             breaths: 3,
             timesADay: 3,
             props: [Prop::ChairWithBack],
+            parameters: [Parameter::choice('open', 'how the exhale ends', [
+                1 => 'counted', 2 => 'on a tap, as long as is comfortable',
+            ])],
             effort: Effort::Complete,
             short: ['breaths' => 1],
+            onlyHands: [Hands::RoundTheRibs, Hands::LowerRibs, Hands::Sides, Hands::BellyAndRibs],
+            starts: Start::cases(),
         );
     }
 
@@ -153,14 +163,16 @@ final class WeightAndShape
      * @param  list<Parameter>  $parameters
      */
     private static function uncounted(
-        string $key, string $name, string $about, float $minutes, array $positions, string $hands, Teaching $teaching, array $climbs,
+        string $key, string $name, string $about, float $minutes, array $positions, Hands $hands, Teaching $teaching, array $climbs,
         array $parameters = [],
     ): Technique {
         return new Technique(
             key: $key, name: $name, about: $about, recipe: new Uncounted, length: Length::Minutes, teaching: $teaching,
             positions: $positions,
             routesOut: [Route::Nose, Route::PursedLips], hands: $hands, minutes: $minutes, parameters: $parameters, climbs: $climbs,
-            short: ['minutes' => 1.0], demands: [Demand::LooksInward],
+            short: ['minutes' => 1.0], demands: [Demand::LooksInward], bells: 1,
+            // A hand under the weight would carry it.
+            onlyHands: $key === 'weight-on-belly' ? [Hands::BesideYou, Hands::AsYouLike] : [],
         );
     }
 }

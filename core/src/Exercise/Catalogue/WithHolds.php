@@ -6,6 +6,7 @@ namespace IvoryPace\Exercise\Catalogue;
 
 use IvoryPace\Breath\Phase;
 use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
@@ -18,6 +19,7 @@ use IvoryPace\Exercise\Recipes\CountedSet;
 use IvoryPace\Exercise\Recipes\Walking;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\School;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Teaching;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\StopSymptom;
@@ -40,14 +42,17 @@ final class WithHolds
         return [
             self::make(
                 'in-hold-out', 'Inhale, hold, exhale', 'After slow shoulder rolls; the hold is soft.', '4:5:5', 5, 2,
-                [Position::Standing, Position::Seated], [Route::Nose, Route::Mouth],
+                [
+                    Position::Standing, Position::Seated, Position::Reclined, Position::Supine, Position::SupineKneesBent,
+                    Position::SideLying,
+                ], [Route::Nose, Route::Mouth],
                 Teaching::of(
                     'in-hold-out', [Purpose::Pressure, Purpose::Attention], ['breaks'], ['soft-hold'], ['locking'],
                     ['warmth', 'light-at-first'], self::STOPS,
                 ),
                 new CountedSet(
+                    [Phase::Hold->value => 'cue.how.softly'],
                     prelude: ['cue.move.shoulders-back', 'cue.move.shoulders-forward', 'cue.move.arms-hang'],
-                    instructions: [Phase::Hold->value => 'cue.hold-soft'],
                 ),
                 [Climb::growing(8, Phase::Inhale, Phase::Hold, Phase::Exhale), Climb::repeats(4, 5, 6)],
                 demands: [Demand::RollsShoulders],
@@ -63,18 +68,18 @@ final class WithHolds
                     'three-part', [Purpose::Sleep, Purpose::Settling], ['lights-out'], ['heavier'], ['counting-hard'], ['heavy', 'yawning'],
                     self::STOPS,
                 ),
-                new CountedSet(instructions: [Phase::Exhale->value => 'cue.let-sink']), [Climb::scaled(3, 4), Climb::repeats(8, 10, 12)],
-                hands: 'exercise.hands.chest-and-belly',
+                new CountedSet([Phase::Exhale->value => 'cue.how.let-sink']), [Climb::scaled(3, 4), Climb::repeats(8, 10, 12)],
+                hands: Hands::ChestAndBelly,
             ),
             self::fourSevenEight(),
             self::make(
                 'square', 'Square breathing', 'Four equal sides, spine long.', '4:4:4:4', 5, 2,
-                [Position::Seated, Position::Standing, Position::Reclined], [Route::Nose, Route::Mouth],
+                self::ANY, [Route::Nose, Route::Mouth],
                 Teaching::of(
                     'square', [Purpose::Pressure, Purpose::Attention], ['breaks', 'when-needed'], ['equal'], ['last-side'], ['warmth'],
                     self::STOPS,
                 ),
-                new CountedSet(instructions: [Phase::Rest->value => 'cue.rest-side']), [Climb::scaled(3, 4, 5), Climb::repeats(5, 8, 10)],
+                new CountedSet([Phase::Rest->value => 'cue.how.fourth-side']), [Climb::scaled(3, 4, 5), Climb::repeats(5, 8, 10)],
                 easier: ['ratio' => '3:3:3:3'],
             ),
             // Balban et al., Cell Reports Medicine 2023;4:100895, from memory, for five minutes a day.
@@ -97,7 +102,7 @@ final class WithHolds
                     ['heavy', 'one-side-narrower'], self::STOPS,
                 ),
                 new AlternateNostril, [Climb::repeats(5, 10, 15, 20), Climb::growing(10, Phase::Inhale, Phase::Exhale)],
-                length: Length::Rounds, demands: [Demand::ClosesNostril], hands: 'exercise.hands.fold-two-fingers',
+                length: Length::Rounds, demands: [Demand::ClosesNostril], hands: Hands::FoldTwoFingers, hasOwnOrder: true,
             ),
             self::make(
                 'walking', 'Breathing paced by steps', 'A count is a step; able to talk all the time.', '3:4', 40, 1,
@@ -106,7 +111,7 @@ final class WithHolds
                     'walking', [Purpose::Moving, Purpose::Breathlessness], ['anytime'], ['able-to-talk'], ['hurrying'],
                     ['warmth', 'deeper-breath'], self::STOPS,
                 ),
-                new Walking, [Climb::repeats(40, 60, 80, 120), Climb::growing(6, Phase::Exhale)], count: 0.6, hands: 'exercise.hands.swing',
+                new Walking, [Climb::repeats(40, 60, 80, 120), Climb::growing(6, Phase::Exhale)], count: 0.6, hands: Hands::Swing, hasOwnOrder: true,
                 easier: ['ratio' => '2:3'],
             ),
         ];
@@ -122,14 +127,14 @@ final class WithHolds
                 'four-seven-eight', [Purpose::Sleep, Purpose::Pressure], ['lights-out', 'anytime'], ['tongue', 'proportions'],
                 ['tongue-drops', 'throat-locks'], ['light-at-first', 'heavy'], self::STOPS,
             ),
-            new CountedSet(emptyFirst: true, instructions: [
-                Phase::Inhale->value => 'cue.inhale-quiet', Phase::Hold->value => 'cue.hold-tongue',
-                Phase::Exhale->value => 'cue.exhale-sound',
+            new CountedSet([
+                Phase::Inhale->value => 'cue.how.quietly', Phase::Hold->value => 'cue.how.tongue-up',
+                Phase::Exhale->value => 'cue.how.with-a-sound',
             ]),
             // Four breaths for 28 days first; the cap is 8, in another school 10.
             [Climb::repeats(4, 5, 6, 7, 8)->after(28)],
             schoolClimbs: [School::RatioPractice->value => [Climb::repeats(4, 5, 6, 7, 8, 9, 10)->after(28), Climb::counts(1.0, 1.05)]],
-            easier: ['ratio' => '4:6:5'],
+            easier: ['ratio' => '4:6:5'], start: Start::Empty,
         );
     }
 
@@ -141,18 +146,24 @@ final class WithHolds
      * @param  array<string, mixed>  $easier
      * @param  list<Demand>  $demands
      * @param  list<Parameter>  $parameters
+     * @param  bool  $hasOwnOrder  it can only begin with the inhale
      */
     private static function make(
         string $key, string $name, string $about, string $ratio, int $breaths, int $timesADay, array $positions, array $routesOut,
         Teaching $teaching, Recipe $recipe, array $climbs, Length $length = Length::Breaths, float $count = 1.0, array $demands = [],
-        string $hands = 'exercise.hands.as-you-like', array $schoolClimbs = [], array $easier = [], array $parameters = [],
+        Hands $hands = Hands::AsYouLike, array $schoolClimbs = [], array $easier = [], array $parameters = [],
+        Start $start = Start::Inhale, bool $hasOwnOrder = false,
     ): Technique {
+        $folds = $hands === Hands::FoldTwoFingers;
+
         return new Technique(
             key: $key, name: $name, about: $about, recipe: $recipe, length: $length, teaching: $teaching, positions: $positions,
             routesOut: $routesOut, hands: $hands, ratio: $ratio, breaths: $breaths, timesADay: $timesADay,
             props: $positions[0] === Position::Seated ? [Prop::ChairWithBack] : [], count: $count, climbs: $climbs,
             schoolClimbs: $schoolClimbs,
             short: ['breaths' => max(1, intdiv($breaths, 2))], easier: $easier, demands: $demands, parameters: $parameters,
+            onlyHands: $folds ? [$hands] : [], hasOwnRoute: $folds, onlyIn: $folds ? [Route::Nose] : [], start: $start,
+            starts: $hasOwnOrder ? [Start::Inhale] : Start::cases(),
         );
     }
 }

@@ -19,7 +19,7 @@ final readonly class AlternateNostril implements Recipe
     {
         $cycle = $this->cycles($prescription)[0];
         $rounds = (int) $prescription->breaths;
-        $set = Cues::set($prescription, $cycle, [
+        $set = Cues::set($prescription, $cycle, instructions: [
             'inhale' => 'cue.nostril.in', 'exhale' => 'cue.nostril.out', 'hold' => 'cue.nostril.hold', 'rest' => 'cue.rest',
         ])->compile($rounds * 2);
         $cues = [];

@@ -35,21 +35,45 @@ final class BodyRegions
         return [...$regions, ...self::single('shoulders', 'neck', 'face', 'head')];
     }
 
-    /** @return list<array{string, Side}> ninety parts, crown to toes, right before left, then wholes */
+    /** @return list<array{string, Side}> ninety parts, crown to toes, all of the right limb before the left, then wholes */
     public static function parts(): array
+    {
+        return self::crownToToes(self::limb(...));
+    }
+
+    /** @return list<array{string, Side}> the same ninety, each part of the right limb followed by the left one */
+    public static function pairs(): array
+    {
+        return self::crownToToes(fn (array $regions) => array_merge(...array_map(self::pair(...), $regions)));
+    }
+
+    /** @return list<array{string, Side}> the feet first: all of one leg, then the other, and so on up to the head */
+    public static function legsFirst(): array
+    {
+        return [
+            ...self::limb(array_reverse(self::LEG)), ...self::single('hips', 'low-back', 'belly', 'ribs', 'chest', 'upper-back'),
+            ...self::limb(array_reverse(self::ARM)), ...self::single('neck', 'face', 'head', 'whole-body'),
+        ];
+    }
+
+    /**
+     * @param  callable(list<string>): list<array{string, Side}>  $limb  how the parts of right and left are put in order
+     * @return list<array{string, Side}>
+     */
+    private static function crownToToes(callable $limb): array
     {
         $regions = self::single('crown', 'forehead');
         foreach (self::HEAD_PAIRS as $region) {
             array_push($regions, ...self::pair($region));
         }
         array_push($regions, ...self::single('nose', 'upper-lip', 'lower-lip', 'tongue', 'chin', 'throat', 'back-of-neck'));
-        array_push($regions, ...self::limb(self::ARM));
+        array_push($regions, ...$limb(self::ARM));
         foreach (['collarbone', 'chest-side', 'rib-side'] as $region) {
             array_push($regions, ...self::pair($region));
         }
         array_push(
             $regions, ...self::single('breastbone', 'belly', 'low-back'), ...self::pair('shoulder-blade'), ...self::pair('hip'),
-            ...self::limb(self::LEG),
+            ...$limb(self::LEG),
         );
 
         return [

@@ -12,35 +12,33 @@ use IvoryPace\Breath\Timeline\Side;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
 
-/** The attention goes through the body, region by region: groups from the feet up, or ninety parts from the crown down. */
+/** The attention goes through the body, region by region, in one of four orders. */
 final readonly class BodyScan implements Recipe
 {
     public const GROUPS = 1;
 
     public const PARTS = 2;
 
-    public const ASLEEP_WELCOME = 2.0;
+    public const PAIRS = 3;
+
+    public const LEGS_FIRST = 4;
+
+    private const LETS_GO = 2;
 
     /** A group gets as long as so many single parts. */
     private const GROUP_OF = 4;
 
-    private const END_MS = 15_000;
-
     public function segments(Prescription $prescription): array
     {
-        $isLong = (int) $prescription->parameter('list') === self::PARTS;
-        $each = (int) round($prescription->parameter('seconds') * 1000 * ($isLong ? 1 : self::GROUP_OF));
+        $list = (int) $prescription->parameter('list');
+        $each = (int) round($prescription->parameter('seconds') * 1000 * ($list === self::GROUPS ? self::GROUP_OF : 1));
+        $how = (int) $prescription->parameter('let-go') === self::LETS_GO ? 'cue.how.let-go' : null;
         $cues = [];
-        foreach ($isLong ? BodyRegions::parts() : BodyRegions::groups() as $index => [$region, $side]) {
-            $cues[] = new Cue(CueKind::Region, $index * $each, $each, "cue.region.$region", side: $side);
+        foreach (self::regionsOf($list) as $index => [$region, $side]) {
+            $cues[] = new Cue(CueKind::Region, $index * $each, $each, "cue.region.$region", side: $side, how: $how);
         }
-        $end = $prescription->endsInSleep() ? 'cue.sleep-welcome' : 'cue.stay-awake';
 
-        return [
-            Cues::settle(),
-            new Segment(SegmentRole::Exercise, $cues),
-            new Segment(SegmentRole::Settle, [new Cue(CueKind::Settle, 0, self::END_MS, $end)]),
-        ];
+        return [Cues::settle(), new Segment(SegmentRole::Exercise, $cues)];
     }
 
     public function cycles(Prescription $prescription): array
@@ -48,9 +46,20 @@ final readonly class BodyScan implements Recipe
         return [];
     }
 
-    /** @return list<array{string, Side}> every region of both lists, for their words */
+    /** @return list<array{string, Side}> in order */
+    private static function regionsOf(int $list): array
+    {
+        return match ($list) {
+            self::PARTS => BodyRegions::parts(),
+            self::PAIRS => BodyRegions::pairs(),
+            self::LEGS_FIRST => BodyRegions::legsFirst(),
+            default => BodyRegions::groups(),
+        };
+    }
+
+    /** @return list<array{string, Side}> every region of all lists, for their words */
     public static function regions(): array
     {
-        return [...BodyRegions::groups(), ...BodyRegions::parts()];
+        return [...BodyRegions::groups(), ...BodyRegions::parts(), ...BodyRegions::pairs(), ...BodyRegions::legsFirst()];
     }
 }

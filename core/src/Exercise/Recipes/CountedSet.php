@@ -12,29 +12,21 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Worded;
 use LogicException;
 
-/** A set of equal counted breaths, with what a technique puts before and after it. */
+/** A set of equal counted breaths, with what a technique puts before it, and free breathing after it where it is prescribed. */
 final readonly class CountedSet implements Recipe
 {
-    private const EMPTY_MS = 4_000;
-
     private const MOVE_MS = 10_000;
 
     /**
-     * @param  array<string, string>  $instructions  by phase, over the usual ones
+     * @param  array<string, string>  $hows  translation key of how a phase is done, by phase
      * @param  float  $catch  counts of a catch before a top-up, taken from the end of the inhale
-     * @param  bool  $emptyFirst  begins by letting all the air out
      * @param  list<string>  $prelude  translation keys of slow movements before, each 10 s
-     * @param  float  $freeAfter  minutes of uncounted breathing after the set
      */
-    public function __construct(
-        private array $instructions = [],
-        private float $catch = 0.0,
-        private bool $emptyFirst = false,
-        private array $prelude = [],
-        private float $freeAfter = 0.0,
-    ) {
+    public function __construct(private array $hows = [], private float $catch = 0.0, private array $prelude = [])
+    {
     }
 
     public function segments(Prescription $prescription): array
@@ -47,13 +39,11 @@ final readonly class CountedSet implements Recipe
                 $this->prelude, array_keys($this->prelude),
             ));
         }
-        $segments[] = Cues::leadIn($cycle);
-        if ($this->emptyFirst) {
-            $segments[] = new Segment(SegmentRole::LeadIn, [new Cue(CueKind::Empty, 0, self::EMPTY_MS, 'cue.empty')]);
-        }
-        $segments[] = Cues::set($prescription, $cycle, $this->instructions, $this->catch)->compile((int) $prescription->breaths);
-        if ($this->freeAfter > 0) {
-            $segments[] = Cues::free($this->freeAfter, $prescription->technique->teaching->attention);
+        array_push($segments, ...Cues::opening($prescription, $cycle));
+        $segments[] = Cues::set($prescription, $cycle, $this->hows, $this->catch)->compile((int) $prescription->breaths);
+        $minutes = $prescription->parameters['free'] ?? 0.0;
+        if ($minutes > 0) {
+            $segments[] = Cues::free($minutes, Worded::keys($prescription->technique->teaching->attention, $prescription));
         }
 
         return $segments;

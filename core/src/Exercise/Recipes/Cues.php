@@ -15,6 +15,8 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Fade;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Start;
+use IvoryPace\Exercise\Worded;
 
 /** Segments that several recipes share. */
 final class Cues
@@ -24,6 +26,8 @@ final class Cues
     private const BELL_MS = 2_000;
 
     private const SETTLE_MS = 6_000;
+
+    private const EMPTY_MS = 4_000;
 
     /** An uncounted practice turns the attention to the next thing this often. */
     private const ATTENTION_MS = 30_000;
@@ -41,17 +45,43 @@ final class Cues
         ]);
     }
 
-    public static function bell(string $instruction): Segment
+    /**
+     * What comes before the first breath of a set: three beats, and an exhale where it begins with one.
+     *
+     * @return list<Segment>
+     */
+    public static function opening(Prescription $prescription, Cycle $cycle): array
     {
-        return new Segment(SegmentRole::Settle, [new Cue(CueKind::Bell, 0, self::BELL_MS, $instruction)]);
+        $first = self::leadIn($cycle);
+        $out = 'cue.exhale.'.$prescription->routeOut->value;
+        $bottom = $prescription->effort->bottom();
+        $ms = (int) round($cycle->phaseSeconds(Phase::Exhale) * 1000);
+
+        return match ($prescription->start) {
+            Start::Inhale => [$first],
+            Start::Exhale => [$first, new Segment(SegmentRole::LeadIn, [
+                new Cue(CueKind::Exhale, 0, $ms, $out, $prescription->effort->top(), $bottom, self::beats(
+                    0, $ms, (int) ceil($cycle->pattern->exhale->toFloat() - 1e-9), $cycle->countLength->seconds * 1000,
+                    $prescription->guidance->counting(Phase::Exhale),
+                )),
+            ])],
+            Start::Empty => [$first, new Segment(SegmentRole::LeadIn, [
+                new Cue(CueKind::Empty, 0, self::EMPTY_MS, $out, $prescription->effort->top(), $bottom, how: 'cue.how.empty'),
+            ])],
+        };
+    }
+
+    /** @return list<Segment> one, or none without bells */
+    public static function bells(int $times, string $instruction): array
+    {
+        return $times < 1 ? [] : [new Segment(SegmentRole::Settle, array_map(
+            fn (int $nth) => new Cue(CueKind::Bell, $nth * self::BELL_MS, self::BELL_MS, $instruction), range(0, $times - 1),
+        ))];
     }
 
     public static function settle(): Segment
     {
-        return new Segment(SegmentRole::Settle, [
-            new Cue(CueKind::Bell, 0, self::BELL_MS, 'cue.bell.begin'),
-            new Cue(CueKind::Settle, self::BELL_MS, self::SETTLE_MS, 'cue.settle'),
-        ]);
+        return new Segment(SegmentRole::Settle, [new Cue(CueKind::Settle, 0, self::SETTLE_MS, 'cue.settle')]);
     }
 
     /**
@@ -76,11 +106,13 @@ final class Cues
     /**
      * A paced set as it is prescribed: its routes, effort, counting and fading.
      *
-     * @param  array<string, string>  $instructions  by phase, over the usual ones
+     * @param  array<string, string>  $hows  translation key of how a phase is done, by phase
      * @param  float  $catch  counts of a catch before a top-up
+     * @param  array<string, string>  $instructions  by phase, in place of those that name the route
      */
-    public static function set(Prescription $prescription, Cycle $cycle, array $instructions = [], float $catch = 0.0): PacedSet
-    {
+    public static function set(
+        Prescription $prescription, Cycle $cycle, array $hows = [], float $catch = 0.0, array $instructions = [],
+    ): PacedSet {
         $counting = [];
         foreach (Phase::cases() as $phase) {
             $counting[$phase->value] = $prescription->guidance->counting($phase);
@@ -98,6 +130,7 @@ final class Cues
             bottom: $prescription->effort->bottom(),
             catchCounts: $catch,
             cueWord: $prescription->guidance->cueWord,
+            hows: array_map(fn (string $how) => Worded::key($how, $prescription), $hows),
         );
     }
 

@@ -10,6 +10,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Worded;
 
 /**
  * Recovery from breathlessness: lean, out through the lips first, a gentle inhale by the nose, and so on until breath is
@@ -33,9 +34,9 @@ final readonly class ForwardLean implements Recipe
         $top = $prescription->effort->top();
 
         return [new Segment(SegmentRole::Exercise, [
-            new Cue(CueKind::Move, 0, self::LEAN_MS, 'cue.lean.lean', $top, $top),
-            new Cue(CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.lean.out', $top, 0.0),
-            new Cue(CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.lean.in', 0.0, $top),
+            new Cue(CueKind::Move, 0, self::LEAN_MS, Worded::key('cue.lean.lean', $prescription), $top, $top),
+            new Cue(CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.exhale.'.$prescription->routeOut->value, $top, 0.0, how: 'cue.how.first'),
+            new Cue(CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.inhale.'.$prescription->routeIn->value, 0.0, $top, how: 'cue.how.gently'),
             new Cue(
                 CueKind::Free, self::LEAN_MS + self::OUT_MS + self::IN_MS, self::NOMINAL_MS, 'cue.lean.until-back', $top, 0.0,
                 greatestMs: self::GREATEST_MS,

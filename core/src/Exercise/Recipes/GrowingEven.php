@@ -20,15 +20,25 @@ final readonly class GrowingEven implements Recipe
     public function segments(Prescription $prescription): array
     {
         $cycles = $this->cycles($prescription);
-        $breaths = (int) $prescription->breaths;
-        $segments = [Cues::leadIn($cycles[0])];
+        $breaths = array_map(fn (int $step) => self::breathsAt($prescription, $step), array_keys($cycles));
+        $segments = Cues::opening($prescription, $cycles[0]);
+        $before = 0;
         foreach ($cycles as $step => $cycle) {
             $set = Cues::set($prescription, $cycle)
-                ->compile($breaths, new Place(step: $step + 1), $step * $breaths, count($cycles) * $breaths);
+                ->compile($breaths[$step], new Place(step: $step + 1), $before, array_sum($breaths));
+            $before += $breaths[$step];
             $segments[] = count($cycles) > 1 && $step < count($cycles) - 1 ? $set->growing() : $set;
         }
 
         return $segments;
+    }
+
+    /** Breaths at a length, counted from 0: its own number, or as many as at the first. */
+    public static function breathsAt(Prescription $prescription, int $step): int
+    {
+        $own = (int) ($prescription->parameters['breaths-'.($step + 1)] ?? 0);
+
+        return $own > 0 ? $own : (int) $prescription->breaths;
     }
 
     public function cycles(Prescription $prescription): array

@@ -29,7 +29,7 @@ final readonly class OpenHum implements Recipe
     public function segments(Prescription $prescription): array
     {
         $cycle = $this->cycles($prescription)[0];
-        $segments = [Cues::leadIn($cycle)];
+        $segments = Cues::opening($prescription, $cycle);
         $of = (int) $prescription->breaths;
         $count = $cycle->countLength->seconds * 1000;
         $in = (int) $prescription->parameter('inhale');

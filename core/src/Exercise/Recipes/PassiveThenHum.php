@@ -14,6 +14,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Worded;
 
 /**
  * A counted inhale into the hands, a passive exhale to the resting level (functional residual capacity), then a hum of
@@ -37,18 +38,18 @@ final readonly class PassiveThenHum implements Recipe
         $low = $prescription->effort->bottom();
         $isOpen = $prescription->hasOpenExhale();
         $hums = self::hums($prescription);
-        $segments = [Cues::leadIn($cycle)];
+        $segments = Cues::opening($prescription, $cycle);
         for ($breath = 1; $breath <= $of; $breath++) {
             $place = new Place(breath: $breath, ofBreaths: $of);
             $inhaleMs = (int) round($in * $count);
             $passiveMs = (int) round(self::PASSIVE_COUNTS * $count);
             $segments[] = new Segment(SegmentRole::Exercise, [
                 new Cue(
-                    CueKind::Inhale, 0, $inhaleMs, 'cue.into-hands', $breath === 1 ? 0.0 : $low, $top,
+                    CueKind::Inhale, 0, $inhaleMs, 'cue.inhale.'.$prescription->routeIn->value, $breath === 1 ? 0.0 : $low, $top,
                     Cues::beats(0, $inhaleMs, $in, $count, $prescription->guidance->counting(Phase::Inhale)), $place,
-                    announcesLast: $breath === $of && $of > 1,
+                    announcesLast: $breath === $of && $of > 1, how: Worded::key('cue.how.into-hands', $prescription),
                 ),
-                new Cue(CueKind::Exhale, $inhaleMs, $passiveMs, 'cue.passive', $top, 0.0, place: $place),
+                new Cue(CueKind::Exhale, $inhaleMs, $passiveMs, 'cue.exhale.nose', $top, 0.0, place: $place, how: 'cue.how.falling'),
                 new Cue(
                     CueKind::Hum, $inhaleMs + $passiveMs, (int) round($hums * $count),
                     $isOpen ? 'cue.hum-remainder' : 'cue.hum-remainder-counted', 0.0, $low,

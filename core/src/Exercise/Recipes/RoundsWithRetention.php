@@ -14,14 +14,18 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Route;
 
 /**
- * Rounds of a set, one more inhale, about 70 % of it out, a retention that is counted down, and the release of the rest.
+ * Rounds of a set, one more inhale, about 70 % of it out, a retention that is counted down or ended by a tap, and the
+ * release of the rest.
  *
  * The partial exhale takes 70 % of the inhale's time and the release the other 30 %.
  */
 final readonly class RoundsWithRetention implements Recipe
 {
+    public const ON_A_TAP = 2;
+
     private const PARTIAL = 0.7;
 
     public function segments(Prescription $prescription): array
@@ -30,12 +34,12 @@ final readonly class RoundsWithRetention implements Recipe
         $rounds = (int) $prescription->parameter('rounds');
         $breaths = (int) $prescription->breaths;
         $set = Cues::set(
-            $prescription, $cycle, [Phase::Inhale->value => 'cue.belly-then-chest', Phase::Exhale->value => 'cue.let-go-easy'],
+            $prescription, $cycle, [Phase::Inhale->value => 'cue.how.belly-then-chest', Phase::Exhale->value => 'cue.how.let-go'],
         );
-        $segments = [Cues::leadIn($cycle)];
+        $segments = Cues::opening($prescription, $cycle);
         for ($round = 1; $round <= $rounds; $round++) {
             $segments[] = $set->compile($breaths, new Place(round: $round), ($round - 1) * $breaths, $rounds * $breaths);
-            $segments[] = $this->retention($prescription, $cycle, new Place(round: $round));
+            array_push($segments, ...$this->retention($prescription, $cycle, new Place(round: $round)));
         }
 
         return $segments;
@@ -46,7 +50,8 @@ final readonly class RoundsWithRetention implements Recipe
         return [Cycle::of(CountedSet::patternOf($prescription), $prescription->countLength)];
     }
 
-    private function retention(Prescription $prescription, Cycle $cycle, Place $place): Segment
+    /** @return list<Segment> one, or two where the patient ends the retention with a tap */
+    private function retention(Prescription $prescription, Cycle $cycle, Place $place): array
     {
         $inhale = $cycle->inhaleSeconds() * 1000;
         $hold = $prescription->retentionSeconds() * 1000;
@@ -58,16 +63,30 @@ final readonly class RoundsWithRetention implements Recipe
         ]);
         $beats = Cues::beats(...);
 
-        return new Segment(SegmentRole::Exercise, [
-            new Cue(CueKind::Inhale, 0, $ends[0], 'cue.one-more', $bottom, $top, $beats(
+        $isOpen = (int) $prescription->parameter('retention-ends') === self::ON_A_TAP;
+        $route = fn (string $phase, Route $route) => "cue.$phase.{$route->value}";
+        $retained = [
+            new Cue(CueKind::Inhale, 0, $ends[0], $route('inhale', $prescription->routeIn), $bottom, $top, $beats(
                 0, $ends[0], (int) ceil($cycle->pattern->inhale->toFloat()), $cycle->countLength->seconds * 1000,
                 $prescription->guidance->counting(Phase::Inhale),
-            ), $place),
-            new Cue(CueKind::Exhale, $ends[0], $ends[1] - $ends[0], 'cue.most-of-it', $top, $left, place: $place),
-            new Cue(CueKind::Retention, $ends[1], $ends[2] - $ends[1], 'cue.retention', $left, $left, $beats(
-                $ends[1], $ends[2] - $ends[1], (int) ceil($hold / 1000), 1000.0, Counting::Down,
-            ), $place),
-            new Cue(CueKind::Release, $ends[2], $ends[3] - $ends[2], 'cue.release', $left, $bottom, place: $place),
-        ]);
+            ), $place, how: 'cue.how.one-more'),
+            new Cue(
+                CueKind::Exhale, $ends[0], $ends[1] - $ends[0], $route('exhale', $prescription->routeOut), $top, $left, place: $place,
+                how: 'cue.how.most-of-it',
+            ),
+            new Cue(
+                CueKind::Retention, $ends[1], $ends[2] - $ends[1], $isOpen ? 'cue.retention-open' : 'cue.retention', $left, $left,
+                $isOpen ? [] : $beats($ends[1], $ends[2] - $ends[1], (int) ceil($hold / 1000), 1000.0, Counting::Down), $place,
+                greatestMs: $isOpen ? $ends[2] - $ends[1] : null,
+            ),
+        ];
+        $release = fn (int $at) => new Cue(
+            CueKind::Release, $at, $ends[3] - $ends[2], $route('exhale', $prescription->routeOut), $left, $bottom, place: $place,
+            how: 'cue.how.the-rest',
+        );
+
+        return $isOpen
+            ? [new Segment(SegmentRole::Exercise, $retained), new Segment(SegmentRole::Exercise, [$release(0)])]
+            : [new Segment(SegmentRole::Exercise, [...$retained, $release($ends[2])])];
     }
 }

@@ -11,7 +11,7 @@ use IvoryPace\Breath\Timeline\Place;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
 
-/** Even breaths that lengthen step by step, with soft pauses of fixed length, between two bells. */
+/** Even breaths that lengthen step by step, with soft pauses of fixed length. */
 final readonly class SteppedSoft implements Recipe
 {
     private const FIRST_BREATHS = 3;
@@ -22,12 +22,12 @@ final readonly class SteppedSoft implements Recipe
     {
         $cycles = $this->cycles($prescription);
         $of = self::FIRST_BREATHS + (count($cycles) - 1) * self::LATER_BREATHS;
-        $segments = [Cues::bell('cue.bell.begin'), Cues::leadIn($cycles[0])];
+        $segments = Cues::opening($prescription, $cycles[0]);
         $before = 0;
         foreach ($cycles as $step => $cycle) {
             $breaths = $step === 0 ? self::FIRST_BREATHS : self::LATER_BREATHS;
             $segments[] = Cues::set(
-                $prescription, $cycle, [Phase::Hold->value => 'cue.soft-pause', Phase::Rest->value => 'cue.soft-pause'],
+                $prescription, $cycle, instructions: [Phase::Hold->value => 'cue.soft-pause', Phase::Rest->value => 'cue.soft-pause'],
             )->compile($breaths, new Place(step: $step + 1), $before, $of);
             $before += $breaths;
         }

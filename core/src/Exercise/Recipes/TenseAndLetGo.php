@@ -12,6 +12,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Worded;
 
 /** Muscle groups one after the other: tense for some counts, let go, so many times each; gentle breathing between groups. */
 final readonly class TenseAndLetGo implements Recipe
@@ -32,9 +33,9 @@ final readonly class TenseAndLetGo implements Recipe
             $cues = [];
             $at = 0;
             $place = new Place(round: $index + 1);
-            for ($time = 0; $time < (int) $prescription->parameter('times'); $time++) {
+            for ($time = 0; $time < self::timesOf($prescription, $index); $time++) {
                 $cues[] = new Cue(
-                    CueKind::Tense, $at, $tenseMs, "cue.tense.$group", beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up),
+                    CueKind::Tense, $at, $tenseMs, Worded::key("cue.tense.$group", $prescription), beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up),
                     place: $place,
                 );
                 $cues[] = new Cue(CueKind::LetGo, $at + $tenseMs, 2 * $tenseMs, 'cue.let-go', place: $place);
@@ -45,6 +46,14 @@ final readonly class TenseAndLetGo implements Recipe
         }
 
         return $segments;
+    }
+
+    /** How often a group, counted from 0: its own number, or as often as the first. */
+    public static function timesOf(Prescription $prescription, int $group): int
+    {
+        $own = (int) ($prescription->parameters['times-'.($group + 1)] ?? 0);
+
+        return $own > 0 ? $own : (int) $prescription->parameter('times');
     }
 
     public function cycles(Prescription $prescription): array

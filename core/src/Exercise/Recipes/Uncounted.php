@@ -7,6 +7,7 @@ namespace IvoryPace\Exercise\Recipes;
 use IvoryPace\Breath\CueKind;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
+use IvoryPace\Exercise\Worded;
 
 /** Minutes without a count: breathing freely, watching the breath, or slow movements one after the other. */
 final readonly class Uncounted implements Recipe
@@ -21,7 +22,7 @@ final readonly class Uncounted implements Recipe
         return [
             Cues::settle(),
             Cues::free(
-                (float) $prescription->minutes, $prescription->technique->teaching->attention, kind: $this->kind, everyMs: $this->everyMs,
+                (float) $prescription->minutes, Worded::keys($prescription->technique->teaching->attention, $prescription), kind: $this->kind, everyMs: $this->everyMs,
             ),
         ];
     }

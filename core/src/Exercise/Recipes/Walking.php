@@ -27,7 +27,7 @@ final readonly class Walking implements Recipe
             $from = (int) round($n * $step);
             $walk[] = new Cue(CueKind::Step, $from, (int) round(($n + 1) * $step) - $from, 'cue.walk.find');
         }
-        $set = Cues::set($prescription, $cycle, ['inhale' => 'cue.walk.in', 'exhale' => 'cue.walk.out']);
+        $set = Cues::set($prescription, $cycle, ['inhale' => 'cue.how.step-by-step', 'exhale' => 'cue.how.step-by-step']);
 
         return [new Segment(SegmentRole::LeadIn, $walk), $set->compile((int) $prescription->breaths)];
     }

@@ -10,6 +10,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Ending;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipes\Cues;
@@ -56,10 +57,16 @@ final readonly class Routine
         return array_values(array_filter(array_map(fn (RoutineStep $step) => $step->prescription, $this->steps)));
     }
 
-    /** The whole practice; every cue carries the number of its step. */
-    public function timeline(): Timeline
+    /**
+     * The whole practice; every cue carries the number of its step.
+     *
+     * @param  Ending|null  $usual  how it ends where the last exercise leaves it open
+     */
+    public function timeline(?Ending $usual = null): Timeline
     {
-        $segments = [];
+        $segments = array_map(
+            fn (Segment $segment) => $segment->inStep(1), Cues::bells($this->exercises()[0]->bellsFirst, 'cue.bell.begin'),
+        );
         $position = null;
         $last = null;
         foreach ($this->steps as $index => $step) {
@@ -79,7 +86,7 @@ final readonly class Routine
             }
             array_push($segments, ...array_map(fn (Segment $segment) => $segment->inStep($index + 1), $of));
         }
-        $ending = $last === null ? [Cues::bell('cue.bell.end')] : Compiler::ending($last);
+        $ending = $last === null ? Cues::bells(1, 'cue.bell.end') : Compiler::ending($last, $usual);
 
         return new Timeline([...$segments, ...array_map(fn (Segment $segment) => $segment->inStep(max(1, count($this->steps))), $ending)]);
     }

@@ -6,6 +6,7 @@ namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Ending;
 use IvoryPace\Exercise\Gaze;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Recipes\BodyScan;
@@ -36,14 +37,14 @@ final class Attending
             new FlagRule('EYES-CLOSED', 'Eyes closed', 'gaze', [Level::Caution->value => [Flag::Trauma, Flag::Psychosis]],
                 fn (Look $look) => $look->prescription->gaze === Gaze::Closed ? new Seen('only with the eyes closed') : null,
                 fn () => self::openEyes()),
-            new FlagRule('FALLING-ASLEEP', 'Falling asleep', 'parameters', [Level::Caution->value => [Flag::SleepApnoea, Flag::Sedatives]],
-                fn (Look $look) => $look->prescription->endsInSleep() && ! in_array(
+            new FlagRule('FALLING-ASLEEP', 'Falling asleep', 'ending', [Level::Caution->value => [Flag::SleepApnoea, Flag::Sedatives]],
+                fn (Look $look) => $look->item->endsInSleep() && ! in_array(
                     $look->prescription->position, [Position::SideLying, Position::Reclined], true,
                 )
                     ? new Seen('falling asleep is welcome, '.$look->prescription->position->label()) : null,
                 fn (Look $look) => [
                     ...OtherPosition::to($look->item, [Position::SideLying, Position::Reclined]),
-                    new Change('staying awake', ['parameters' => ['end' => 1.0] + $look->prescription->parameters]),
+                    new Change('staying awake', ['ending' => Ending::Bell->value]),
                 ],
             ),
             new FlagRule('LOOKING-INWARD', 'Attention on breath or body', 'technique', [

@@ -57,14 +57,14 @@ final class Exhaling
                     ...ShorterBreath::whole($look, $look->of->breath * self::LONG / $look->of->exhale), ...EasierForms::of($look->item),
                 ],
             ),
-            new FlagRule('HUM-OPEN', 'A hum without an end', 'parameters', [
+            new FlagRule('HUM-OPEN', 'An exhale without an end', 'parameters', [
                 Level::Caution->value => [Flag::Copd, Flag::Asthma, Flag::Oxygen, Flag::Panic, Flag::Bullae],
             ],
-                fn (Look $look) => $look->prescription->hasOpenExhale() && $look->prescription->routeOut === Route::Hum
-                    ? new Seen('a hum that goes on as long as the air')
-                    : null,
+                self::open(...),
                 fn (Look $look) => [
-                    ...self::shorterHum($look), OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'),
+                    ...self::shorterHum($look),
+                    ...(($look->prescription->parameters['open'] ?? 0.0) === 2.0
+                        ? [new Change('a counted exhale', ['parameters' => ['open' => 1.0] + $look->prescription->parameters])] : []), OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'),
                     ...EasierForms::of($look->item),
                 ],
             ),
@@ -75,6 +75,15 @@ final class Exhaling
                 ],
             ),
         ];
+    }
+
+    /** Recovery is open too, but its breaths are the patient's own. */
+    private static function open(Look $look): ?Seen
+    {
+        $prescription = $look->prescription;
+
+        return ! $prescription->hasOpenExhale() || $prescription->technique->isRecovery ? null
+            : new Seen($prescription->routeOut === Route::Hum ? 'a hum that goes on as long as the air' : 'an exhale that goes on as long as the air');
     }
 
     private static function effort(Look $look): Seen

@@ -51,7 +51,9 @@ final class Placing
                 fn (Look $look) => $look->prescription->position->needsFloor() || $look->prescription->position->isHeadDown()
                     ? self::there($look)
                     : null,
-                self::seated(...)),
+                self::seated(...),
+                // Sitting cross-legged the head is as high as on a chair.
+                fn (Look $look, Flag $flag) => $flag === Flag::Eye && $look->prescription->position === Position::CrossLegged),
             new FlagRule('HEAD-DOWN', 'Head down', 'position', [
                 Level::NeedsReason->value => [Flag::RecentEyeSurgery],
                 Level::Caution->value => [

@@ -6,6 +6,7 @@ namespace IvoryPace\Safety\Rules;
 
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Demand;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prop;
 use IvoryPace\Health\Flag;
@@ -32,11 +33,14 @@ final class Touching
                     Flag::Bullae, Flag::Under12,
                 ],
             ], self::weight(...), fn (Look $look) => [OtherTechnique::plain($look->item, 'hands only: diaphragmatic breathing')]),
-            new FlagRule('RIB-PRESSURE', 'Hands pressing the ribs', 'technique', [
+            new FlagRule('RIB-PRESSURE', 'Hands pressing the ribs', 'hands', [
                 Level::Caution->value => [Flag::RibFracture, Flag::RecentChestSurgery],
             ],
                 fn (Look $look) => $look->prescription->demandsThat(Demand::PressesRibs) ? new Seen('the hands press the ribs') : null,
-                fn (Look $look) => [OtherTechnique::plain($look->item, 'nothing pressed: diaphragmatic breathing')]),
+                fn (Look $look) => [
+                    new Change('the hands lie there, without pressing', ['hands' => Hands::LowerRibs->value]),
+                    OtherTechnique::plain($look->item, 'nothing pressed: diaphragmatic breathing'),
+                ]),
             new FlagRule('NOSTRIL-CLOSING', 'Closing a nostril', 'technique', [
                 Level::Caution->value => [Flag::BlockedNose, Flag::HandTrouble, Flag::SinusOrEarInfection],
             ],
