@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'waking' => 'On waking',
+    'before-breakfast' => 'Before breakfast',
     'breakfast' => 'After breakfast',
     'mid-morning' => 'Mid-morning',
     'lunch' => 'Before lunch',

@@ -3,31 +3,6 @@
 declare(strict_types=1);
 
 return [
-    'hands' => [
-        'chest-and-belly' => 'One hand on your upper chest, one on your belly.',
-        'as-you-like' => 'Your hands wherever they are at ease.',
-        'in-the-lap' => 'Hands in your lap.',
-        'fold-two-fingers' => 'Right hand: fold index and middle finger; thumb and ring finger close the nostrils lightly.',
-        'beside-you' => 'Arms beside you. Watch the weight, or feel it.',
-        'under-forehead' => 'Forehead on the backs of your hands.',
-        'lower-ribs' => 'Hands on your lower ribs.',
-        'round-the-ribs' => 'Hands round your lower ribs, thumbs at the back.',
-        'swing' => 'Let your arms swing.',
-        'press-lower-ribs' => 'Hands on your lower ribs, pressing lightly.',
-        'elbows-on-knees' => 'Elbows on your knees, or arms on a table or the wall.',
-        'tense-release' => 'Arms beside you.',
-        'body-scan' => 'Arms beside you, palms as they fall.',
-        'reverse-count' => 'Hands in your lap.',
-        'noticing' => 'Your hands wherever they are at ease.',
-        'neck-release' => 'Hands on your belly.',
-        'shoulder-rolls' => 'Let your arms hang.',
-    ],
-    'gaze' => [
-        'choice' => 'Eyes closed, lowered or on a point, as you like.',
-        'closed' => 'Eyes closed.',
-        'lowered' => 'Eyes lowered.',
-        'on-a-point' => 'Eyes open, resting on a point in front of you.',
-    ],
     'time' => [
         'waking' => 'on waking',
         'breaks' => 'in breaks and idle moments',
@@ -59,17 +34,13 @@ return [
         'rib-mechanics' => 'The ribs widen on all sides and come back.',
         'contemplative' => 'However the breath moves is right; you notice it.',
     ],
-    'size' => [
-        'gentle' => 'Breaths no bigger than at rest.',
-        'full' => 'Full, easy breaths.',
-        'active' => 'Draw the belly in gently at the end of each breath out.',
-        'complete' => 'Breathe out to the last of the air, without strain.',
-    ],
     'diaphragmatic' => [
         'name' => 'Low, easy breathing',
         'right' => [
             'belly-first' => 'The belly hand moves first and most.',
+            'belly-first-otherwise' => 'The belly moves first and most.',
             'chest-quiet' => 'The chest hand stays quiet, but not stiff.',
+            'chest-quiet-otherwise' => 'The upper chest stays quiet, but not stiff.',
             'shoulders-low' => 'Your shoulders stay low.',
         ],
         'mistake' => [
@@ -79,13 +50,16 @@ return [
         ],
         'attend' => [
             'belly-hand' => 'Feel the belly hand rise and sink.',
+            'belly-hand-otherwise' => 'Feel the belly rise and sink.',
             'chest-hand' => 'Let the chest hand stay quiet.',
+            'chest-hand-otherwise' => 'Let the upper chest stay quiet.',
             'shoulders' => 'Let your shoulders be heavy.',
             'size' => 'Small is enough. Let the breath come.',
         ],
     ],
     'extended-exhale' => [
         'name' => 'Longer breath out',
+        'name-otherwise' => 'A counted breath',
         'right' => [
             'chest-quiet' => 'Shoulders low, upper chest quiet.',
             'unhurried' => 'The breath out takes its time and is never squeezed.',
@@ -96,6 +70,7 @@ return [
     ],
     'even' => [
         'name' => 'Even breath',
+        'name-otherwise' => 'A breath that grows',
         'right' => [
             'smooth' => 'Each breath is smooth from end to end.',
         ],
@@ -114,6 +89,7 @@ return [
     ],
     'double-exhale' => [
         'name' => 'Out twice as long',
+        'name-otherwise' => 'Your own counted breath out',
         'right' => [
             'own-speed' => 'It goes at your own speed.',
         ],
@@ -123,6 +99,7 @@ return [
     ],
     'long-exhale' => [
         'name' => 'Long breath out',
+        'name-otherwise' => 'A counted breath, then free',
         'right' => [
             'silent' => 'No sound in the throat.',
         ],
@@ -131,13 +108,16 @@ return [
         ],
         'attend' => [
             'hands' => 'Breathe as it comes. Feel both hands.',
+            'hands-otherwise' => 'Breathe as it comes. Feel what moves.',
             'which-moves' => 'Which hand moves first, and which more?',
+            'which-moves-otherwise' => 'What moves first, and what moves more?',
         ],
     ],
     'pursed-exhale' => [
         'name' => 'Out through pursed lips',
         'right' => [
             'top-hand-quiet' => 'The upper hand stays quiet.',
+            'top-hand-quiet-otherwise' => 'The upper chest stays quiet.',
         ],
         'mistake' => [
             'puffed-cheeks' => 'Puffed cheeks.',
@@ -163,6 +143,7 @@ return [
     ],
     'three-part' => [
         'name' => 'Three, three, six',
+        'name-otherwise' => 'In, hold and out',
         'right' => [
             'heavier' => 'The body gets heavier with each breath out.',
         ],
@@ -172,9 +153,11 @@ return [
     ],
     'four-seven-eight' => [
         'name' => 'Four, seven, eight',
+        'name-otherwise' => 'In, hold and a long breath out',
         'right' => [
             'tongue' => 'The tip of the tongue rests behind the upper front teeth all the time.',
             'proportions' => 'The proportions matter more than the seconds.',
+            'proportions-otherwise' => 'Short and easy counts are fine.',
         ],
         'mistake' => [
             'tongue-drops' => 'The tongue drops.',
@@ -183,8 +166,10 @@ return [
     ],
     'square' => [
         'name' => 'Four equal sides',
+        'name-otherwise' => 'Four sides',
         'right' => [
             'equal' => 'All four sides are equally long.',
+            'equal-otherwise' => 'Each side is as long as its count.',
         ],
         'mistake' => [
             'last-side' => 'The last side gets lost.',
@@ -192,6 +177,7 @@ return [
     ],
     'double-inhale' => [
         'name' => 'A second sip of air',
+        'name-otherwise' => 'In, and a long breath out',
         'right' => [
             'small-quick' => 'The second breath in is small and quick.',
         ],
@@ -203,6 +189,7 @@ return [
         'name' => 'One side, then the other',
         'right' => [
             'longer-out' => 'Out is longer than in, and quiet.',
+            'longer-out-otherwise' => 'The breath out is quiet.',
         ],
         'mistake' => [
             'order' => 'Losing the order of the sides.',
@@ -220,7 +207,7 @@ return [
     'weight-on-belly' => [
         'name' => 'A weight on the belly',
         'right' => [
-            'rises-and-sinks' => 'It rises as you breathe in and sinks as you breathe out.',
+            'rises-and-sinks' => 'The weight rises as you breathe in and sinks as you breathe out.',
             'slows' => 'It slows of its own accord.',
         ],
         'mistake' => [
@@ -237,6 +224,7 @@ return [
         'right' => [
             'vibration' => 'You feel it vibrate.',
             'longer-out' => 'The hum is longer than the breath in.',
+            'longer-out-otherwise' => 'The hum stays easy.',
         ],
         'mistake' => [
             'to-the-last' => 'Humming to the last of the air.',
@@ -294,6 +282,7 @@ return [
         'name' => 'Ribs wide, then hum the rest',
         'right' => [
             'widen-and-return' => 'The ribs widen into your hands and come back.',
+            'widen-and-return-otherwise' => 'The ribs widen and come back.',
         ],
         'mistake' => [
             'shoulders-rise' => 'The shoulders rise.',
@@ -359,6 +348,7 @@ return [
         'right' => [
             'out-first' => 'Out comes first, through the lips.',
             'shoulders-supported' => 'Your arms carry the weight of your shoulders.',
+            'shoulders-supported-otherwise' => 'The wall carries your back.',
         ],
         'mistake' => [
             'big-inhale' => 'Gulping a big breath in.',
@@ -368,6 +358,7 @@ return [
         'name' => 'Slow head turns',
         'right' => [
             'small-slow' => 'Small and slow, head supported.',
+            'small-slow-otherwise' => 'Small and slow.',
         ],
         'mistake' => [
             'into-pain' => 'Going into pain.',

@@ -4,24 +4,28 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Language\Told;
 use Illuminate\Console\Command;
 use IvoryPace\Exercise\Catalogue;
-use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Told\Spoken;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemFields;
+use IvoryPace\Programme\Told\Instruction;
 
 final class ShowExercise extends Command
 {
     use AnswersInJson;
 
     private const FIELDS = [
-        'ratio', 'count_length', 'breaths', 'minutes', 'position', 'route_in', 'route_out', 'effort', 'gaze', 'school', 'cue_word', 'fade',
+        'ratio', 'count_length', 'breaths', 'minutes', 'position', 'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop',
+        'start', 'ending', 'bells_first', 'bells_last', 'props', 'school', 'why', 'as_needed', 'use_when', 'daily_most', 'cue_word', 'fade',
         'fastest', 'slowest', 'own_name', 'own_right', 'times_a_day',
     ];
 
     protected $signature = 'breath:exercise {key : of the technique} {--set=* : name=value, of a field or a parameter} {--timeline : with '
-        .'all cues} {--json : on one line, for programs}';
+        .'all cues} {--told : what the patient is told, shown and hears} {--json : on one line, for programs}';
 
     protected $description = 'A technique of the catalogue as it would be prescribed, with its totals';
 
@@ -39,7 +43,7 @@ final class ShowExercise extends Command
                 if (isset($technique->parameters[$name])) {
                     $parameters[$name] = $value;
                 } elseif (in_array($name, self::FIELDS, true)) {
-                    $fields[$name] = $value;
+                    $fields[$name] = $name === 'props' ? array_values(array_filter(explode(',', $value))) : $value;
                 } else {
                     throw InvalidValue::because("{$technique->name} has no “{$name}” to set.");
                 }
@@ -49,7 +53,10 @@ final class ShowExercise extends Command
             if ($draft->item === null) {
                 throw InvalidValue::because(implode(' ', $draft->errors));
             }
-            $timeline = Compiler::compile($draft->item->prescription);
+            if ($this->option('told') === true) {
+                return self::told($draft->item);
+            }
+            $timeline = $draft->item->timeline();
 
             return [
                 'name' => $draft->item->prescription->name(),
@@ -63,5 +70,27 @@ final class ShowExercise extends Command
                 ...($this->option('timeline') ? ['segments' => $timeline->segments] : []),
             ];
         });
+    }
+
+    /** @return array{ready: list<string>, steps: list<list<string>>, cues: list<array{at_ms: int, shown: string, spoken: string, buzz: list<int>}>} */
+    private static function told(Item $item): array
+    {
+        $at = 0;
+        $cues = [];
+        foreach ($item->timeline()->segments as $segment) {
+            foreach ($segment->cues as $cue) {
+                $cues[] = [
+                    'at_ms' => $at + $cue->startMs, 'shown' => Told::shown($cue), 'spoken' => Told::spoken($cue),
+                    'buzz' => Spoken::buzz($cue->kind),
+                ];
+            }
+            $at += $segment->durationMs();
+        }
+
+        return [
+            'ready' => array_map(Told::say(...), Instruction::of($item)),
+            'steps' => array_map(fn (array $told) => array_map(Told::say(...), $told), Instruction::steps($item)),
+            'cues' => $cues,
+        ];
     }
 }

@@ -61,6 +61,7 @@ final readonly class Technique
      * @param  Start  $start  with what it begins
      * @param  list<Start>  $starts  with what it may begin
      * @param  int  $bells  before it begins, 0–3
+     * @param  bool  $hasFreeBreath  the breath goes its own way: no route and no size are told
      * @param  list<Demand>  $demands  what it asks beside breathing
      * @param  bool  $isRecovery  for sudden breathlessness: as needed only, never paused, never in adherence
      * @param  bool  $isOwn  a counted breath that a clinic names itself
@@ -102,6 +103,7 @@ final readonly class Technique
         public Start $start = Start::Inhale,
         public array $starts = [Start::Inhale],
         public int $bells = 0,
+        public bool $hasFreeBreath = false,
     ) {
         $this->positions = Position::withVariants($positions);
         $this->routesIn = $onlyIn !== [] ? $onlyIn : self::also($routeIn, self::ROUTES_IN);

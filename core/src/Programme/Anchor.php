@@ -8,6 +8,7 @@ namespace IvoryPace\Programme;
 enum Anchor: string
 {
     case Waking = 'waking';
+    case BeforeBreakfast = 'before-breakfast';
     case Breakfast = 'breakfast';
     case MidMorning = 'mid-morning';
     case Lunch = 'lunch';
@@ -21,6 +22,7 @@ enum Anchor: string
     {
         return match ($this) {
             self::Waking => 'on waking',
+            self::BeforeBreakfast => 'before breakfast',
             self::Breakfast => 'after breakfast',
             self::MidMorning => 'mid-morning',
             self::Lunch => 'before lunch',
@@ -43,6 +45,7 @@ enum Anchor: string
     {
         return match ($this) {
             self::Waking => ['05:30', '09:00'],
+            self::BeforeBreakfast => ['06:00', '09:00'],
             self::Breakfast => ['07:00', '10:00'],
             self::MidMorning => ['09:30', '11:30'],
             self::Lunch => ['11:30', '14:00'],
@@ -54,27 +57,34 @@ enum Anchor: string
         };
     }
 
+    /** Anchors over a day, in the order in which they are taken when there are more and more practices. */
+    private const FILLED = [
+        self::LightsOut, self::Waking, self::Lunch, self::EveningMeal, self::Afternoon, self::MidMorning, self::Evening, self::Breakfast,
+        self::WayHome, self::BeforeBreakfast,
+    ];
+
     /**
-     * Anchors for n practices a day, spread over the day.
-     *
-     * @return list<self>
+     * @param  list<self>  $first
+     * @return list<self> all of them, the most usual first
      */
-    public static function spread(int $timesADay): array
+    public static function byPriority(array $first): array
     {
-        return match (max(0, min($timesADay, count(self::cases())))) {
-            0 => [],
-            1 => [self::LightsOut],
-            2 => [self::Waking, self::LightsOut],
-            3 => [self::Waking, self::Lunch, self::LightsOut],
-            4 => [self::Waking, self::Lunch, self::EveningMeal, self::LightsOut],
-            5 => [self::Waking, self::Lunch, self::Afternoon, self::EveningMeal, self::LightsOut],
-            6 => [self::Waking, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::LightsOut],
-            7 => [self::Waking, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::Evening, self::LightsOut],
-            8 => [
-                self::Waking, self::Breakfast, self::MidMorning, self::Lunch, self::Afternoon, self::EveningMeal, self::Evening,
-                self::LightsOut,
-            ],
-            default => self::cases(),
-        };
+        return array_values(array_unique([...$first, ...self::FILLED], SORT_REGULAR));
+    }
+
+    /**
+     * Anchors for n practices a day, spread over the day: those that are asked for first, then as many others as there is
+     * need of.
+     *
+     * @param  list<self>  $first  at which it is usually practised
+     * @param  bool  $isForBed  whether it may end the day
+     * @return list<self> in the order of the day
+     */
+    public static function spread(int $timesADay, array $first = [], bool $isForBed = true): array
+    {
+        $others = array_filter(self::FILLED, fn (self $anchor) => $isForBed || $anchor !== self::LightsOut);
+        $taken = array_slice(array_unique([...$first, ...$others], SORT_REGULAR), 0, max(0, $timesADay));
+
+        return array_values(array_filter(self::cases(), fn (self $anchor) => in_array($anchor, $taken, true)));
     }
 }

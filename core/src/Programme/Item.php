@@ -68,7 +68,7 @@ final readonly class Item
     {
         $usual = $this->isOnlyAtNight() ? Ending::Quiet : Ending::Bell;
 
-        return $this->routine?->timeline($usual) ?? Compiler::compile($this->prescription, $usual);
+        return $this->routine?->timeline($usual, $this->school) ?? Compiler::compile($this->prescription, $usual);
     }
 
     /**

@@ -6,21 +6,23 @@ namespace IvoryPace\Programme;
 
 use IvoryPace\Calendar\ClockTime;
 use IvoryPace\Calendar\Weekday;
+use IvoryPace\Exercise\Technique;
 use IvoryPace\InvalidValue;
 
 /** A week's plan as plain fields, read and written. */
 final class PlanFields
 {
     /**
-     * Reads the anchors. When there are not as many as practices a day, they are spread over the day anew and
-     * keep the windows and weekdays of those that stay.
+     * Reads the anchors. When there are not as many as practices a day, those that are there stay as far as they can, with
+     * their windows and weekdays, and the usual ones are added.
      *
      * @param  mixed  $fields  list of anchor, from, to, days (ISO weekdays)
      * @param  int  $timesADay  1–9
+     * @param  Technique|null  $technique  whose usual times come first; null for a routine
      *
      * @throws InvalidValue
      */
-    public static function read(mixed $fields, int $timesADay): WeekPlan
+    public static function read(mixed $fields, int $timesADay, ?Technique $technique = null): WeekPlan
     {
         if (! is_array($fields)) {
             throw InvalidValue::because('Anchors are a list.');
@@ -30,7 +32,7 @@ final class PlanFields
             $slots[] = self::slot(is_array($field) ? $field : []);
         }
 
-        return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay));
+        return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay, $technique));
     }
 
     /** @return list<array{anchor: string, label: string, from: string, to: string, days: list<int>}> */
@@ -64,18 +66,26 @@ final class PlanFields
      * @param  list<AnchorSlot>  $present
      * @return list<AnchorSlot>
      */
-    private static function spread(array $present, int $timesADay): array
+    private static function spread(array $present, int $timesADay, ?Technique $technique): array
     {
         $byAnchor = [];
         foreach ($present as $slot) {
             $byAnchor[$slot->anchor->value] = $slot;
         }
+        $usual = $technique === null ? [] : UsualAnchors::of($technique);
+        $stay = array_map(fn (AnchorSlot $slot) => $slot->anchor, array_values($byAnchor));
+        if (count($stay) > $timesADay) {
+            // The least usual ones go first.
+            $order = Anchor::byPriority($usual);
+            usort($stay, fn (Anchor $a, Anchor $b) => array_search($a, $order, true) <=> array_search($b, $order, true));
+        }
+        $anchors = Anchor::spread($timesADay, [...$stay, ...$usual], $technique === null || UsualAnchors::isForBed($technique));
 
         return array_map(function (Anchor $anchor) use ($byAnchor) {
             [$from, $to] = $anchor->usualWindow();
 
             return $byAnchor[$anchor->value]
                 ?? new AnchorSlot($anchor, ClockTime::parse($from), ClockTime::parse($to), Weekday::cases());
-        }, Anchor::spread($timesADay));
+        }, $anchors);
     }
 }

@@ -45,8 +45,30 @@ final class DraftReaderTest extends TestCase
         $draft = DraftReader::read(['technique' => 'extended-exhale', 'times_a_day' => 3, 'anchors' => $anchors], 'x');
 
         self::assertNotNull($draft->item);
-        self::assertSame(['waking', 'lunch', 'lights-out'], array_column($draft->fields['anchors'], 'anchor'));
+        self::assertSame(['waking', 'mid-morning', 'lights-out'], array_column($draft->fields['anchors'], 'anchor'));
         self::assertSame(['11:00', [1, 2, 3]], [$draft->fields['anchors'][0]['from'], $draft->fields['anchors'][0]['days']]);
+    }
+
+    public function test_without_anchors_the_times_of_the_technique_are_taken(): void
+    {
+        $anchors = fn (string $technique, int $times) => array_column((array) DraftReader::read(['technique' => $technique, 'times_a_day' => $times], 'x')->fields['anchors'], 'anchor');
+
+        self::assertSame(['before-breakfast', 'lunch', 'evening-meal'], $anchors('full-exhale', 3), 'before meals means three meals');
+        self::assertSame(['lights-out'], $anchors('three-part', 1));
+        self::assertSame(['waking'], $anchors('rounds-retention', 1));
+        self::assertNotContains('lights-out', $anchors('walking', 5), 'nobody walks to bed');
+        foreach (range(1, 9) as $times) {
+            self::assertCount($times, $anchors('extended-exhale', $times));
+        }
+    }
+
+    public function test_with_fewer_times_the_most_usual_anchors_stay(): void
+    {
+        $all = array_map(fn (string $anchor) => ['anchor' => $anchor, 'from' => '11:00', 'to' => '12:30', 'days' => [1]], ['waking', 'lunch', 'lights-out']);
+        $draft = DraftReader::read(['technique' => 'three-part', 'times_a_day' => 1, 'anchors' => $all], 'x');
+
+        self::assertSame(['lights-out'], array_column((array) $draft->fields['anchors'], 'anchor'));
+        self::assertSame(['11:00'], array_column((array) $draft->fields['anchors'], 'from'));
     }
 
     public function test_minutes_by_weekday(): void

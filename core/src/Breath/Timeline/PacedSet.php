@@ -92,7 +92,7 @@ final readonly class PacedSet
                 volumeTo: $target,
                 beats: $isCatch ? [] : $this->beats($phase, $from, (int) round($to)),
                 place: $place,
-                announcesLast: $phase === Phase::Inhale && $place->isLastBreath() && $place->ofBreaths > 1,
+                announcesLast: $phase === Phase::Inhale && ! $isCatch && $place->isLastBreath() && $place->ofBreaths > 1,
                 isSoft: $this->cycle->pattern->softSeconds($phase) > 0,
                 how: $isCatch ? null : $this->hows[$phase->value] ?? null,
             );

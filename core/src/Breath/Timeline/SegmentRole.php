@@ -9,6 +9,8 @@ enum SegmentRole: string
 {
     case LeadIn = 'lead-in';
     case Exercise = 'exercise';
+    /** What is said before a step is led; a tap passes over it. */
+    case Teach = 'teach';
     case Settle = 'settle';
     case Return = 'return';
 }

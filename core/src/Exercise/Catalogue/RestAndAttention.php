@@ -205,6 +205,8 @@ final class RestAndAttention
             routesOut: [Route::Nose, Route::PursedLips], hands: $hands, bells: 1, minutes: $minutes, timesADay: $timesADay,
             props: $props,
             parameters: $parameters, efforts: [Effort::Gentle], climbs: $climbs, short: $short, demands: $demands,
+            // The shoulders move with the breath; all the others leave it alone.
+            hasFreeBreath: ! in_array(Demand::RollsShoulders, $demands, true),
         );
     }
 }

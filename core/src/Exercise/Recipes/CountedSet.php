@@ -12,7 +12,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 use LogicException;
 
 /** A set of equal counted breaths, with what a technique puts before it, and free breathing after it where it is prescribed. */

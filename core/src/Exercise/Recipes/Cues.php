@@ -16,7 +16,7 @@ use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Fade;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Start;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 
 /** Segments that several recipes share. */
 final class Cues

@@ -10,7 +10,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 
 /**
  * Recovery from breathlessness: lean, out through the lips first, a gentle inhale by the nose, and so on until breath is

@@ -14,7 +14,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 
 /**
  * A counted inhale into the hands, a passive exhale to the resting level (functional residual capacity), then a hum of

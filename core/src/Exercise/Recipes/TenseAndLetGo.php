@@ -12,7 +12,7 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 
 /** Muscle groups one after the other: tense for some counts, let go, so many times each; gentle breathing between groups. */
 final readonly class TenseAndLetGo implements Recipe

@@ -7,7 +7,7 @@ namespace IvoryPace\Exercise\Recipes;
 use IvoryPace\Breath\CueKind;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipe;
-use IvoryPace\Exercise\Worded;
+use IvoryPace\Exercise\Told\Worded;
 
 /** Minutes without a count: breathing freely, watching the breath, or slow movements one after the other. */
 final readonly class Uncounted implements Recipe

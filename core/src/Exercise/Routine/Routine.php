@@ -10,10 +10,15 @@ use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Ending;
 use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\Recipes\Cues;
+use IvoryPace\Exercise\School;
+use IvoryPace\Exercise\Told\ExerciseTold;
+use IvoryPace\Exercise\Told\Part;
 use IvoryPace\InvalidValue;
 
 /** Exercises in order, with settling, free breathing and returning between them: one practice. */
@@ -28,18 +33,25 @@ final readonly class Routine
     /** Time to get from one position into the next. */
     private const MOVE_MS = 12_000;
 
+    /** Time to say a sentence of some ten words. */
+    private const SENTENCE_MS = 5_000;
+
+    /** @var list<RoutineStep> */
+    public array $steps;
+
     /**
      * @param  list<RoutineStep>  $steps  1–20, at least one exercise, an hour altogether at most
      *
      * @throws InvalidValue
      */
-    public function __construct(public string $name, public array $steps)
+    public function __construct(public string $name, array $steps)
     {
+        $this->steps = self::withoutDoubling($steps);
         if (trim($name) === '' || mb_strlen($name) > self::MAX_NAME) {
             throw InvalidValue::because('A routine has a name of at most '.self::MAX_NAME.' letters.');
         }
-        if (count($steps) > self::MAX_STEPS) {
-            throw InvalidValue::because('A routine of '.count($steps).' steps is longer than '.self::MAX_STEPS.'.');
+        if (count($this->steps) > self::MAX_STEPS) {
+            throw InvalidValue::because('A routine of '.count($this->steps).' steps is longer than '.self::MAX_STEPS.'.');
         }
         if ($this->exercises() === []) {
             throw InvalidValue::because('A routine needs at least one exercise.');
@@ -49,6 +61,28 @@ final readonly class Routine
                 'A routine of '.ceil($this->timeline()->totalMs() / 60_000).' minutes is longer than '.self::MAX_MINUTES.'.',
             );
         }
+    }
+
+    /**
+     * Shoulders that have been rolled are not rolled again before the first breath.
+     *
+     * @param  list<RoutineStep>  $steps
+     * @return list<RoutineStep>
+     */
+    private static function withoutDoubling(array $steps): array
+    {
+        $hasRolled = false;
+        foreach ($steps as $index => $step) {
+            $prescription = $step->prescription;
+            if ($hasRolled && ($prescription->parameters['prelude'] ?? 0.0) === 1.0 && $prescription !== null) {
+                $steps[$index] = RoutineStep::exercise(
+                    PrescriptionReader::changed($prescription, ['parameters' => ['prelude' => 2.0] + $prescription->parameters]),
+                );
+            }
+            $hasRolled = $hasRolled || $prescription?->demandsThat(Demand::RollsShoulders) === true;
+        }
+
+        return $steps;
     }
 
     /** @return list<Prescription> */
@@ -61,20 +95,25 @@ final readonly class Routine
      * The whole practice; every cue carries the number of its step.
      *
      * @param  Ending|null  $usual  how it ends where the last exercise leaves it open
+     * @param  School  $school  whose criterion is told with each step
      */
-    public function timeline(?Ending $usual = null): Timeline
+    public function timeline(?Ending $usual = null, School $school = School::GentleControl): Timeline
     {
         $segments = array_map(
             fn (Segment $segment) => $segment->inStep(1), Cues::bells($this->exercises()[0]->bellsFirst, 'cue.bell.begin'),
         );
         $position = null;
-        $last = null;
+        $last = $before = null;
         foreach ($this->steps as $index => $step) {
             $of = [];
             if ($step->prescription !== null) {
-                $of = [...self::move($position, $step->prescription->position), ...Compiler::segments($step->prescription)];
-                $position = $step->prescription->position;
-                $last = $step->prescription;
+                $to = $step->prescription->position;
+                $of = [
+                    ...($position?->isLying() === true && ! $to->isLying() ? [Compiler::returnFromLying()] : []),
+                    self::teach($step->prescription, $school, $before, $position), ...Compiler::segments($step->prescription),
+                ];
+                $position = $to;
+                $last = $before = $step->prescription;
             } elseif ($step->kind === StepKind::Free) {
                 $of = [Cues::free($step->seconds / 60, ['cue.free-between'])];
             } elseif ($step->kind === StepKind::Settle) {
@@ -82,7 +121,7 @@ final readonly class Routine
             } else {
                 $of = [Compiler::returnFromLying()];
                 $position = Position::Seated;
-                $last = null;
+                $last = $before = null;
             }
             array_push($segments, ...array_map(fn (Segment $segment) => $segment->inStep($index + 1), $of));
         }
@@ -91,10 +130,18 @@ final readonly class Routine
         return new Timeline([...$segments, ...array_map(fn (Segment $segment) => $segment->inStep(max(1, count($this->steps))), $ending)]);
     }
 
-    /** @return list<Segment> */
-    private static function move(?Position $from, Position $to): array
+    /** One cue for each sentence; getting from one position into the next takes its time. */
+    private static function teach(Prescription $prescription, School $school, ?Prescription $before, ?Position $from): Segment
     {
-        return $from === null || $from === $to ? []
-            : [new Segment(SegmentRole::Settle, [new Cue(CueKind::Move, 0, self::MOVE_MS, "position.{$to->value}")])];
+        $at = 0;
+        $cues = [];
+        foreach (ExerciseTold::step($prescription, $school, $before) as $sentence) {
+            $moves = $sentence->part === Part::Position && $from !== null && $from !== $prescription->position;
+            $ms = $moves ? self::MOVE_MS : self::SENTENCE_MS;
+            $cues[] = new Cue($moves ? CueKind::Move : CueKind::Listen, $at, $ms, $sentence->key);
+            $at += $ms;
+        }
+
+        return new Segment(SegmentRole::Teach, $cues);
     }
 }

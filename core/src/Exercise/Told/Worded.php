@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Exercise;
+namespace IvoryPace\Exercise\Told;
+
+use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Prescription;
 
 /**
  * Which of several wordings of one text fits a prescription: a hand can only be felt where it lies, a bed only by someone

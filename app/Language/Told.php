@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Language;
+
+use Carbon\CarbonImmutable;
+use IvoryPace\Breath\Timeline\Cue;
+use IvoryPace\Exercise\Told\Part;
+use IvoryPace\Exercise\Told\Sentence;
+use IvoryPace\Exercise\Told\Spoken;
+
+/** Composed sentences in the language that is spoken now. */
+final class Told
+{
+    private const A_MONDAY = '2024-01-01';
+
+    public static function say(Sentence $sentence): string
+    {
+        $values = [];
+        foreach ($sentence->values as $name => $value) {
+            $values[$name] = match (true) {
+                is_array($value) => isset($value['key']) ? (string) __($value['key']) : self::any($value['any']),
+                $name === 'days' => self::weekdays((string) $value),
+                default => $value,
+            };
+        }
+
+        return isset($sentence->values['count']) && is_int($sentence->values['count'])
+            ? trans_choice($sentence->key, $sentence->values['count'], $values) : (string) __($sentence->key, $values);
+    }
+
+    /** @param  list<string>  $keys  "dizzy, tingling or unreal" */
+    private static function any(array $keys): string
+    {
+        $words = array_map(fn (string $key) => (string) __($key), $keys);
+        $last = (string) array_pop($words);
+
+        return $words === [] ? $last : (string) __('told.or', ['some' => implode(', ', $words), 'last' => $last]);
+    }
+
+    /**
+     * By what they are about, in order.
+     *
+     * @param  list<Sentence>  $sentences
+     * @return list<array{part: string, label: string, text: string}>
+     */
+    public static function parts(array $sentences): array
+    {
+        $parts = [];
+        foreach ($sentences as $sentence) {
+            $parts[$sentence->part->value][] = self::say($sentence);
+        }
+
+        return array_map(
+            fn (string $part, array $texts) => ['part' => $part, 'label' => self::label(Part::from($part)), 'text' => implode(' ', $texts)],
+            array_keys($parts), $parts,
+        );
+    }
+
+    public static function label(Part $part): string
+    {
+        return (string) __("told.part.{$part->value}");
+    }
+
+    /** What stands on the screen while a cue lasts: "out, pursed lips, letting it sink", "right thumb". */
+    public static function shown(Cue $cue): string
+    {
+        return implode(', ', array_map(
+            fn (array $words) => implode(' ', array_map(fn (string $key) => (string) __($key), $words)), Spoken::shown($cue),
+        ));
+    }
+
+    /** The longest of what may be said of a cue. */
+    public static function spoken(Cue $cue): string
+    {
+        return implode(', ', array_map(
+            fn (array $words) => implode(' ', array_map(self::word(...), $words)), Spoken::lines($cue)[0] ?? [],
+        ));
+    }
+
+    private static function word(string $key): string
+    {
+        return str_starts_with($key, 'number.') ? substr($key, strlen('number.')) : (string) __($key);
+    }
+
+    private static function weekdays(string $days): string
+    {
+        return implode(' ', array_map(
+            fn (string $day) => CarbonImmutable::parse(self::A_MONDAY)->addDays((int) $day - 1)->isoFormat('ddd'), explode(',', $days),
+        ));
+    }
+}

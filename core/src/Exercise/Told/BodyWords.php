@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace IvoryPace\Exercise\Told;
+
+use IvoryPace\Exercise\Gaze;
+use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Numbers;
+
+/** How the body is placed: position, hands, what is needed, and the eyes. */
+final class BodyWords
+{
+    /** @return list<Sentence> */
+    public static function of(Prescription $prescription): array
+    {
+        return [
+            new Sentence(Part::Position, "position.{$prescription->position->value}"),
+            new Sentence(Part::Hands, "hands.{$prescription->hands->value}"),
+            ...self::with($prescription),
+        ];
+    }
+
+    public static function eyes(Prescription $prescription): Sentence
+    {
+        $position = $prescription->position;
+        $how = match (true) {
+            $position === Position::Walking => 'walking',
+            $position->isUpright() && $prescription->gaze === Gaze::Choice => 'choice-upright',
+            $position->isUpright() && $prescription->gaze === Gaze::Closed => 'closed-upright',
+            $prescription->gaze === Gaze::Choice && ! Gaze::OnAPoint->suits($position) => 'choice-face-down',
+            default => $prescription->gaze->value,
+        };
+
+        return new Sentence(Part::Eyes, "told.eyes.$how");
+    }
+
+    /** @return list<Sentence> each thing in its place, a weight with its kilograms */
+    private static function with(Prescription $prescription): array
+    {
+        $told = [];
+        foreach ($prescription->props as $prop) {
+            $told[] = new Sentence(Part::With, "told.with.{$prop->value}");
+        }
+        $weight = $prescription->parameters['weight'] ?? 0.0;
+        if ($weight > 0) {
+            $told[] = new Sentence(Part::With, 'told.with.weight', ['kg' => Numbers::print($weight)]);
+        }
+        if ($prescription->ownProp !== '') {
+            $told[] = new Sentence(Part::With, 'told.with.own', ['what' => $prescription->ownProp]);
+        }
+
+        return $told;
+    }
+}
