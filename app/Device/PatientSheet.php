@@ -9,16 +9,16 @@ use App\Catalogue\RidgeSvg;
 use App\Facts\PatientFactsOf;
 use App\Language\PatientLanguage;
 use App\Language\PlainWords;
+use App\Language\Told;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Dompdf\Dompdf;
 use Dompdf\Options;
-use IvoryPace\Exercise\Prescription;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Health\Flag;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\Told\Instruction;
 
 /** A programme on paper, for the patient: A4, the breath drawn, the dose, cautions, and a grid to tally on. */
 final class PatientSheet
@@ -53,10 +53,10 @@ final class PatientSheet
     {
         $data = self::data($version, $patient);
         unset($data['days'], $data['patient']);
-        $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0]), $data['items']);
+        $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0, 'anchors' => 0]), $data['items']);
         $data['cautions'] = [
             __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}",
-            $data['slight'], ...array_filter([$data['feels'], $data['holds']]),
+            $data['slight'],
             __('patient.practice.never').' '.__('patient.today.nobody').' '.__('sheet.licence'),
         ];
 
@@ -67,6 +67,9 @@ final class PatientSheet
     private static function data(ProgrammeVersion $version, Patient $patient): array
     {
         $first = CarbonImmutable::parse($version->in_force_from->format('Y-m-d'));
+        $isCareful = PatientFactsOf::screened(
+            $patient->loadMissing('latestScreening.answers'), CarbonImmutable::now(),
+        )->which(Flag::lightHeadednessMatters()) !== [];
 
         return [
             'patient' => $patient->name,
@@ -76,70 +79,28 @@ final class PatientSheet
             'from' => $first->isoFormat('D MMMM YYYY'),
             'review' => $version->review_on->isoFormat('D MMMM YYYY'),
             'symptom' => $version->rated_symptom,
-            ...self::feelings($version, $patient),
+            'slight' => (string) __($isCareful ? 'sheet.slight-careful' : 'sheet.slight'),
             'goal' => $version->goal['words'] ?? '',
             'note' => $version->patient_note,
             'days' => array_map(fn (int $day) => $first->addDays($day), range(0, self::DAYS - 1)),
-            'items' => $version->items->map(fn (ProgrammeItem $row) => self::item($row->item()))->all(),
-            'needs' => $version->items->flatMap(fn (ProgrammeItem $row) => array_merge(...array_map(
-                fn (Prescription $prescription) => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
-                $row->item()->exercises(),
-            )))->unique()->values()->all(),
-        ];
-    }
-
-    /** @return array{slight: string, feels: string, holds: string} what may be felt and is harmless, and how holds are meant */
-    private static function feelings(ProgrammeVersion $version, Patient $patient): array
-    {
-        $exercises = array_merge(...array_values($version->items->map(fn (ProgrammeItem $row) => $row->item()->exercises())->all()));
-        $feels = array_values(
-            array_unique(
-                array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->feels, $exercises)),
-            ),
-        );
-        $isCareful = PatientFactsOf::screened(
-            $patient->loadMissing('latestScreening.answers'), CarbonImmutable::now(),
-        )->which(Flag::lightHeadednessMatters()) !== [];
-        // What may make someone faint is no harmless feeling for everyone.
-        $said = array_filter($feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first')));
-
-        return [
-            'slight' => (string) __($isCareful ? 'sheet.slight-careful' : 'sheet.slight'),
-            'feels' => $said === []
-                ? ''
-                : (string) __('sheet.feels', ['what' => implode(' ', array_map(fn (string $key) => (string) __($key), $said))]),
-            'holds' => array_filter($exercises, fn (Prescription $prescription) => $prescription->hasHold()) === []
-                ? ''
-                : (string) __('sheet.holds'),
+            'items' => $version->items->map(fn (ProgrammeItem $row) => self::item($row->item(), $isCareful))->all(),
+            'needs' => PlainWords::needs(array_values($version->items->map(fn (ProgrammeItem $row) => $row->item())->all())),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function item(Item $item): array
+    private static function item(Item $item, bool $isCareful): array
     {
-        $prescription = $item->prescription;
-        $short = $item->shortVersion();
-
         return [
             'name' => PlainWords::name($item),
-            'steps' => $item->routine === null
-                ? []
-                : array_map(PlainWords::step(...), $item->exercises()),
             'ridge' => 'data:image/svg+xml;base64,'.base64_encode(RidgeSvg::of(Figures::ridge($item))),
             'minutes' => PlainWords::minutes($item->seconds() / 60),
             'about' => $item->timeline()->isAbout(),
             'breaths' => $item->countedBreaths(),
-            'position' => __("position.{$prescription->position->value}"),
-            'props' => array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
-            'hands' => __($prescription->technique->hands),
-            'size' => __("exercise.size.{$prescription->effort->value}"),
-            'gaze' => __("exercise.gaze.{$prescription->gaze->value}"),
-            'right' => array_map(fn (string $key) => (string) __($key), $item->criteria()),
-            'why' => $item->why,
-            'short' => $short === null ? '' : PlainWords::length($short),
-            'needed' => $item->asNeeded === null
-                ? ''
-                : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
+            'told' => Told::parts(Instruction::of($item, $isCareful)),
+            'taught' => array_map(
+                fn (array $told) => implode(' ', array_map(Told::say(...), $told)), Instruction::steps($item),
+            ),
             'anchors' => array_map(PlainWords::anchor(...), $item->plan->slots ?? []),
             'slots' => $item->plan->slots ?? [],
         ];

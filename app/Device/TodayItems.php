@@ -6,6 +6,8 @@ namespace App\Device;
 
 use App\Catalogue\Figures;
 use App\Facts\PatientFactsOf;
+use App\Language\PlainWords;
+use App\Language\Told;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\ProgrammeItem;
@@ -13,12 +15,13 @@ use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use IvoryPace\Exercise\Compiler;
-use IvoryPace\Exercise\Prescription;
-use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Told\ExerciseTold;
+use IvoryPace\Exercise\Told\PlainName;
+use IvoryPace\Exercise\Told\Sentence;
 use IvoryPace\Health\Flag;
 use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\Told\Instruction;
 use IvoryPace\Safety\Likeness;
 use IvoryPace\Safety\PauseRules;
 use stdClass;
@@ -148,34 +151,24 @@ final class TodayItems
         $isCounted = $item->routine === null && $item->countedBreaths() > 0;
         $timeline = $item->timeline();
         $joins = $isCounted ? $timeline->joinsOver() : null;
-        $short = $item->shortVersion();
+        $short = $item->shortTimeline();
 
         return [
             'lineage' => $lineage,
             'technique' => $item->routine === null ? $technique->key : 'routine',
-            'name' => $item->routine->name ?? $prescription->own->name ?? "exercise.{$technique->key}.name",
+            'name' => $item->routine->name ?? PlainName::of($prescription),
             'recovery' => $item->isRecovery(),
             'minutes' => $prescription->minutes,
-            'position' => "position.{$prescription->position->value}",
-            'props' => array_map(fn (Prop $prop) => "prop.{$prop->value}", $prescription->props),
-            'hands' => $technique->hands,
-            'size' => "exercise.size.{$prescription->effort->value}",
-            'right' => $item->criteria(),
-            'feels' => array_values(
-                array_filter($technique->teaching->feels, fn (string $key) => ! ($isCareful && str_ends_with($key, '.light-at-first'))),
-            ),
-            'holds' => $prescription->hasHold(),
-            'careful' => $isCareful,
-            'gaze' => "exercise.gaze.{$prescription->gaze->value}",
             'tempo' => $isCounted && $tempo->canChange() ? ['fastest' => $tempo->fastest, 'slowest' => $tempo->slowest] : null,
             // Nobody is led slower than prescribed because their own breath happens to be slow.
             'joining' => $joins === null
                 ? null
                 : ['over' => $joins, 'slowest' => $tempo->slowest, 'least' => $prescription->shortestJoining()],
-            'steps' => array_map(
-                fn (Prescription $step) => $step->own->name ?? "exercise.{$step->technique->key}.name",
-                $item->routine === null ? [] : $item->exercises(),
-            ),
+            'told' => Told::parts(Instruction::of($item, $isCareful)),
+            'taught' => self::taught($item),
+            'needs' => PlainWords::needs([$item]),
+            'night' => $item->nightEnding(),
+            'quiet' => $item->endsInSleep(),
             'why' => $item->why,
             'as_needed' => $item->asNeeded === null
                 ? null
@@ -185,11 +178,34 @@ final class TodayItems
             'ridge' => Figures::ridge($item),
             'timeline' => $timeline,
             'short' => $short === null ? null : [
-                'breaths' => $short->totalBreaths() ?: null,
-                'seconds' => (int) round($short->exerciseSeconds()),
-                'ridge' => Figures::ridge($short),
-                'timeline' => Compiler::compile($short),
+                'breaths' => $isCounted ? $short->breaths() : null,
+                'seconds' => (int) round($short->exerciseMs() / 1000),
+                'ridge' => Figures::ridge($item->shortVersion() ?? $item),
+                'timeline' => $short,
             ],
         ];
+    }
+
+    /**
+     * What is said before each exercise of a routine, by the number of its step and the key that its cue carries.
+     *
+     * @return list<array{step: int, name: string, told: list<array{key: string, text: string}>}>
+     */
+    private static function taught(Item $item): array
+    {
+        $taught = [];
+        foreach ($item->routine->steps ?? [] as $index => $step) {
+            if ($step->prescription !== null) {
+                $taught[] = [
+                    'step' => $index + 1, 'name' => PlainName::of($step->prescription),
+                    'told' => array_map(
+                        fn (Sentence $sentence) => ['key' => $sentence->key, 'text' => Told::say($sentence)],
+                        ExerciseTold::step($step->prescription, $item->school),
+                    ),
+                ];
+            }
+        }
+
+        return $taught;
     }
 }

@@ -9,6 +9,7 @@ use IvoryPace\Breath\Cycle;
 use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Told\PlainName;
 use IvoryPace\Numbers;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
@@ -26,7 +27,37 @@ final class PlainWords
 
     public static function exercise(Prescription $prescription): string
     {
-        return $prescription->own->name ?? (string) __("exercise.{$prescription->technique->key}.name");
+        return $prescription->own->name ?? (string) __(PlainName::of($prescription));
+    }
+
+    /**
+     * Everything that is needed, each once.
+     *
+     * @param  list<Item>  $items
+     * @return list<string>
+     */
+    public static function needs(array $items): array
+    {
+        $needs = [];
+        foreach ($items as $item) {
+            foreach ($item->exercises() as $exercise) {
+                array_push($needs, ...self::props($exercise));
+            }
+        }
+
+        return array_values(array_unique($needs));
+    }
+
+    /** @return list<string> "a low pillow", "a book or block of 0.8 kg" */
+    private static function props(Prescription $prescription): array
+    {
+        $weight = $prescription->parameters['weight'] ?? 0.0;
+
+        return [
+            ...array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
+            ...($weight > 0 ? [(string) __('prop.weight', ['kg' => Numbers::print($weight)])] : []),
+            ...($prescription->ownProp === '' ? [] : [$prescription->ownProp]),
+        ];
     }
 
     /** "6 breaths", "3 min". */
@@ -67,6 +98,7 @@ final class PlainWords
     public static function part(ItemPart $part, Item $item): string
     {
         $short = $item->shortVersion();
+        $timeline = $item->shortTimeline();
 
         return match ($part) {
             ItemPart::Ratio => (string) $item->prescription->pattern?->toString(),
@@ -76,9 +108,13 @@ final class PlainWords
             ItemPart::When => $item->asNeeded === null
                 ? implode('; ', array_map(self::anchor(...), $item->plan->slots ?? []))
                 : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
-            ItemPart::Props => implode(', ', array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $item->prescription->props)),
+            ItemPart::Props => implode(', ', self::props($item->prescription)),
             ItemPart::Steps => implode('; ', $item->routine === null ? [] : array_map(self::step(...), $item->exercises())),
-            ItemPart::ShortVersion => $short === null ? '' : self::length($short),
+            ItemPart::ShortVersion => match (true) {
+                $short !== null => self::length($short),
+                $timeline !== null => self::minutes($timeline->exerciseMs() / 60_000),
+                default => '',
+            },
             default => '',
         };
     }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Language;
 
 use Carbon\CarbonImmutable;
+use IvoryPace\Breath\CueKind;
 use IvoryPace\Breath\Timeline\Cue;
+use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Exercise\Told\Sentence;
 use IvoryPace\Exercise\Told\Spoken;
@@ -14,6 +16,8 @@ use IvoryPace\Exercise\Told\Spoken;
 final class Told
 {
     private const A_MONDAY = '2024-01-01';
+
+    private const FIRST_LINES = 3;
 
     public static function say(Sentence $sentence): string
     {
@@ -43,7 +47,7 @@ final class Told
      * By what they are about, in order.
      *
      * @param  list<Sentence>  $sentences
-     * @return list<array{part: string, label: string, text: string}>
+     * @return list<array{part: string, label: string, texts: list<string>}>
      */
     public static function parts(array $sentences): array
     {
@@ -53,7 +57,7 @@ final class Told
         }
 
         return array_map(
-            fn (string $part, array $texts) => ['part' => $part, 'label' => self::label(Part::from($part)), 'text' => implode(' ', $texts)],
+            fn (string $part, array $texts) => ['part' => $part, 'label' => self::label(Part::from($part)), 'texts' => $texts],
             array_keys($parts), $parts,
         );
     }
@@ -66,17 +70,29 @@ final class Told
     /** What stands on the screen while a cue lasts: "out, pursed lips, letting it sink", "right thumb". */
     public static function shown(Cue $cue): string
     {
-        return implode(', ', array_map(
-            fn (array $words) => implode(' ', array_map(fn (string $key) => (string) __($key), $words)), Spoken::shown($cue),
-        ));
+        return self::inWords(Spoken::shown($cue));
+    }
+
+    /** The first lines that are heard, to the first two phases: "ready … in, nose … out, nose". */
+    public static function heardFirst(Timeline $timeline): string
+    {
+        $lines = array_values(array_filter(array_map(
+            fn (Cue $cue) => $cue->kind === CueKind::Bell ? '' : self::spoken($cue), array_slice($timeline->cues(), 0, self::FIRST_LINES + 3),
+        )));
+
+        return implode(' … ', array_slice(array_values(array_unique($lines)), 0, self::FIRST_LINES));
     }
 
     /** The longest of what may be said of a cue. */
     public static function spoken(Cue $cue): string
     {
-        return implode(', ', array_map(
-            fn (array $words) => implode(' ', array_map(self::word(...), $words)), Spoken::lines($cue)[0] ?? [],
-        ));
+        return self::inWords(Spoken::lines($cue)[0] ?? []);
+    }
+
+    /** @param  list<list<string>>  $line  groups of keys */
+    public static function inWords(array $line): string
+    {
+        return implode(', ', array_map(fn (array $words) => implode(' ', array_map(self::word(...), $words)), $line));
     }
 
     private static function word(string $key): string

@@ -170,7 +170,7 @@ return [
     'settings' => [
         'title' => 'Settings',
         'sound' => 'Sound',
-        'cues' => 'Tones that begin a phase', 'counts' => 'Ticks of the counts', 'voice' => 'Voice of your practitioner',
+        'cues' => 'Tones that begin a phase', 'counts' => 'Ticks of the counts', 'voice' => 'Words, said by your practitioner or this device',
         'level' => '{0} off|[1,*] :count %',
         'vibration' => 'Vibration', 'vibration-on' => 'Buzz with each phase', 'no-vibration' => 'This device cannot vibrate.',
         'try' => 'Hear one breath',
@@ -247,6 +247,9 @@ return [
         'no-sound' => 'Sound off',
         'stop' => 'Stop',
         'tap' => 'Tap when it ends',
+        'skip-teaching' => 'Go on to the exercise',
+        'asleep' => 'Sleep well',
+        'asleep-wake' => 'Tap anywhere if you are awake',
         'enough' => 'That is long enough',
         'nth' => ':n of :all',
         'last' => 'last breath',

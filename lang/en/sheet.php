@@ -51,8 +51,6 @@ return [
     'stop' => 'when you get dizzy, fingers or face tingle, something cramps, breath gets shorter, panic rises or things feel unreal. Sit, let the breath go its own way, eyes open, feet on the floor. Stopping counts in full; note it here and tell your practitioner.',
     'help-title' => 'Get help',
     'help' => 'for chest pain, fainting, confusion, weakness or numbness on one side, slurred speech, a seizure, loss of sight, a heart that goes on racing, a new severe headache, or breathlessness that does not settle.',
-    'feels' => 'What may be felt and is harmless: :what',
-    'holds' => 'Where nothing moves, shorter is fine. Breathe as soon as you want to.',
     'slight-careful' => 'Boredom, irritation or more awareness of tension in the first days is common and passes. If you get light-headed for more than a few breaths, stop.',
     'slight' => 'A little light-headedness, boredom, irritation or more awareness of tension in the first days is common and passes.',
     'licence' => 'This sheet goes with what you agreed with your practitioner; it does not replace their advice.',

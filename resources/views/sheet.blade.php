@@ -11,14 +11,15 @@
     .muted { color: #596159; }
     .item { border-top: 0.3mm solid #24302f; padding-top: 3mm; margin-top: 4mm; page-break-inside: avoid; }
     table { border-collapse: collapse; width: 100%; }
-    .half { width: 50%; vertical-align: top; padding-right: 5mm; }
+    .half { width: 60%; vertical-align: top; padding-right: 5mm; }
     ul { margin: 0; padding-left: 4mm; }
     .grid { margin-top: 2mm; }
     .grid td, .grid th { border: 0.2mm solid #8b8672; height: 6mm; text-align: center; font-size: 7pt; font-weight: normal; }
     .grid th.when { text-align: left; padding-left: 1mm; width: 30mm; }
     .off { background: #eee7d6; }
     .foot { border-top: 0.3mm solid #24302f; margin-top: 5mm; padding-top: 3mm; page-break-inside: avoid; }
-    img { width: 100mm; }
+    img { width: 78mm; }
+    .told { margin: 0 0 0.8mm; }
 </style>
 </head>
 <body>
@@ -31,20 +32,17 @@
     <div class="item">
         <h2>{{ $item['name'] }}</h2>
         <table><tr>
-            <td class="half"><img src="{{ $item['ridge'] }}" alt=""><br>
+            <td style="width: 40%; vertical-align: top; padding-right: 5mm"><img src="{{ $item['ridge'] }}" alt=""><br>
                 {{ $item['about'] ? __('sheet.about') : '' }} {{ $item['minutes'] }}{{ $item['breaths'] > 0 ? ', '.trans_choice('patient.today.breaths', $item['breaths']) : '' }}</td>
             <td class="half">
-                <p style="margin: 0">{{ $item['position'] }} @if ($item['props'] !== []){{ __('patient.practice.with', ['props' => implode(', ', $item['props'])]) }}@endif</p>
-                <p style="margin: 1mm 0">{{ $item['hands'] }} {{ $item['size'] }} {{ $item['gaze'] }}</p>
-                <ul>
-                    @foreach ($item['steps'] as $step)<li>{{ $step }}</li>@endforeach
-                    @foreach ($item['right'] as $line)<li>{{ $line }}</li>@endforeach
-                </ul>
-                @if ($item['why'] !== '')<p style="margin: 1mm 0">{{ $item['why'] }}</p>@endif
-                @if ($item['needed'] !== '')<p style="margin: 1mm 0">{{ $item['needed'] }}</p>@endif
-                @if ($item['short'] !== '')<p style="margin: 1mm 0">{{ __('sheet.short', ['short' => $item['short']]) }}</p>@endif
+                @foreach ($item['told'] as $part)
+                @if ($part['part'] !== 'when' || $item['slots'] === [])
+                <p class="told"><strong>{{ $part['label'] }}</strong> {{ implode(' ', $part['texts']) }}</p>
+                @endif
+                @endforeach
             </td>
         </tr></table>
+        @foreach ($item['taught'] as $index => $step)<p class="told"><strong>{{ $index + 1 }}</strong> {{ $step }}</p>@endforeach
         @if ($item['slots'] !== [])
         <table class="grid">
             <tr><th class="when">{{ __('sheet.tally') }}</th>@foreach ($days as $day)<th>{{ $day->isoFormat('dd D') }}</th>@endforeach</tr>
@@ -59,7 +57,7 @@
     <div class="foot">
         <p><strong>{{ __('sheet.stop-title') }}</strong> {{ __('sheet.stop') }}</p>
         <p><strong>{{ __('sheet.help-title') }}</strong> {{ __('sheet.help') }} {{ $emergency }}</p>
-        <p>{{ $slight }} {{ $feels }} {{ $holds }}</p>
+        <p>{{ $slight }}</p>
         <p>{{ __('patient.practice.never') }} {{ __('patient.today.nobody') }} {{ __('sheet.licence') }}</p>
     </div>
 </body>

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PlayerEngine } from '../../resources/js/player/engine';
+import type { Voice } from '../../resources/js/player/speaking';
 import type { Segment, Timeline } from '../../resources/js/shared/timeline';
 import { FakeAudioContext } from './fakeAudio';
 import { cue, paced, timeline } from './timelines';
@@ -88,12 +89,12 @@ describe('where it stands', () => {
         engine.onEnd = ended;
         engine.start();
         pass(0.25 + 3 + 4.9);
-        expect(engine.progress()).toEqual({ breathsDone: 0, exerciseMs: 4900 });
+        expect(engine.progress()).toMatchObject({ breathsDone: 0, exerciseMs: 4900 });
         pass(0.2);
         expect(engine.progress().breathsDone).toBe(1);
         pass(10);
         expect(ended).toHaveBeenCalledTimes(1);
-        expect(engine.progress()).toEqual({ breathsDone: 2, exerciseMs: 10_000 });
+        expect(engine.progress()).toMatchObject({ breathsDone: 2, exerciseMs: 10_000 });
     });
 
     it('remembers where it was stopped', () => {
@@ -102,7 +103,7 @@ describe('where it stands', () => {
         pass(0.25 + 3 + 11);
         engine.stop();
         pass(20);
-        expect(engine.progress()).toEqual({ breathsDone: 2, exerciseMs: 11_000 });
+        expect(engine.progress()).toMatchObject({ breathsDone: 2, exerciseMs: 11_000 });
         expect(context.sounding().every((each) => each.at <= 24.25)).toBe(true);
     });
 
@@ -111,7 +112,7 @@ describe('where it stands', () => {
         engine.start();
         pass(1);
         engine.stop();
-        expect(engine.progress()).toEqual({ breathsDone: 0, exerciseMs: 0 });
+        expect(engine.progress()).toMatchObject({ breathsDone: 0, exerciseMs: 0 });
     });
 });
 
@@ -226,7 +227,7 @@ describe('saying that it is enough', () => {
         expect(engine.now()?.cue.kind).toBe('bell');
         pass(3);
         expect(ended).toHaveBeenCalledTimes(1);
-        expect(engine.progress()).toEqual({ breathsDone: 1, exerciseMs: 2000 });
+        expect(engine.progress()).toMatchObject({ breathsDone: 1, exerciseMs: 2000 });
         expect(context.sounding().filter((each) => each.frequency === INHALE && each.at > 12)).toEqual([]);
     });
 
@@ -306,12 +307,20 @@ describe('tempo', () => {
 
 describe('the practitioner’s voice', () => {
     const clip = (name: string) => ({ name, duration: 0.5 }) as unknown as AudioBuffer;
+    const silent: Voice = {
+        line: () => null,
+        number: () => null,
+        onset: 0,
+        speak: () => undefined,
+        hush: () => undefined,
+    };
 
     it('says words and numbers on the beat, and leaves the tone where there is none', () => {
         const engine = engineFor(paced(2));
         engine.setVoice({
-            phase: (each) => (each.kind === 'inhale' ? clip('in') : null),
-            beat: ({ number }) => (number === 2 ? clip('two') : null),
+            ...silent,
+            line: (each) => (each.kind === 'inhale' ? { clips: [clip('in')], seconds: 0.5 } : null),
+            number: ({ number }) => (number === 2 ? { clips: [clip('two')], seconds: 0.5 } : null),
         });
         engine.start();
         pass(20);
@@ -335,7 +344,7 @@ describe('the practitioner’s voice', () => {
 
     it('is silent with everything else when it is paused', () => {
         const engine = engineFor(paced(2));
-        engine.setVoice({ phase: () => clip('in'), beat: () => null });
+        engine.setVoice({ ...silent, line: () => ({ clips: [clip('in')], seconds: 0.5 }) });
         engine.start();
         pass(3.3);
         engine.pause();

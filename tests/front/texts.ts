@@ -1,17 +1,19 @@
 import { execFileSync } from 'node:child_process';
 
-/** Keys of all texts of the first language, as PHP has them. */
+/** All texts of the first language by key, as PHP has them. */
 const SCRIPT = `
-$keys = [];
-$walk = function (array $texts, string $at) use (&$walk, &$keys): void {
+$all = [];
+$walk = function (array $texts, string $at) use (&$walk, &$all): void {
     foreach ($texts as $name => $text) {
-        is_array($text) ? $walk($text, "$at.$name") : $keys[] = "$at.$name";
+        is_array($text) ? $walk($text, "$at.$name") : $all["$at.$name"] = $text;
     }
 };
 foreach (glob('lang/en/*.php') as $file) {
     $walk(require $file, basename($file, '.php'));
 }
-echo json_encode($keys);
+echo json_encode($all);
 `;
 
-export const EVERY_TEXT = JSON.parse(execFileSync('php', ['-r', SCRIPT], { encoding: 'utf8' })) as string[];
+export const texts = JSON.parse(execFileSync('php', ['-r', SCRIPT], { encoding: 'utf8' })) as Record<string, string>;
+
+export const EVERY_TEXT = Object.keys(texts);

@@ -14,8 +14,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Breath\Timeline\Timeline;
-use IvoryPace\Exercise\Compiler;
-use IvoryPace\Exercise\Prescription;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Item;
@@ -53,9 +51,7 @@ final class StorePractice
 
             $prescribed = $item->item();
             $short = ($log['short'] ?? false) ? $this->short($prescribed) : null;
-            $timeline = $this->asFarAsWasEnough(
-                $short === null ? $prescribed->timeline() : Compiler::compile($short), $log['enough_step'] ?? null,
-            );
+            $timeline = $this->asFarAsWasEnough($short ?? $prescribed->timeline(), $log['enough_step'] ?? null);
             // A routine is measured by time: not all of its steps have counted breaths.
             $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
@@ -92,6 +88,7 @@ final class StorePractice
                 'smooth' => $log['smooth'] ?? null,
                 'slight_symptom' => $log['slight_symptom'] ?? null,
                 'open_ms' => $log['open_ms'] ?? null,
+                'steps_done' => $prescribed->routine === null ? null : ($log['steps_done'] ?? null),
                 'enough_step' => $log['enough_step'] ?? null,
                 'tempo' => $tempo,
                 'joined_ms' => $log['joined_ms'] ?? null,
@@ -124,9 +121,9 @@ final class StorePractice
         return [$version, $item];
     }
 
-    private function short(Item $item): Prescription
+    private function short(Item $item): Timeline
     {
-        return $item->shortVersion() ?? throw ValidationException::withMessages(['short' => __('patient.log.no-short')]);
+        return $item->shortTimeline() ?? throw ValidationException::withMessages(['short' => __('patient.log.no-short')]);
     }
 
     /** Where breaths grow, the patient says what is enough, and that is then the whole. */

@@ -7,13 +7,15 @@ namespace App\Pages\Bench;
 use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\LadderView;
+use App\Language\Told;
 use IvoryPace\Exercise\Change;
+use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
-use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Programme\Draft;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Programme\Told\Instruction;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
@@ -47,7 +49,7 @@ final class BenchAnswer
     private static function item(Draft $draft, string $id, array $findings, Reach $reach): array
     {
         $item = $draft->item;
-        $short = $item?->shortVersion();
+        $short = $item?->shortTimeline();
         $ladder = $item?->ladder($reach);
 
         return [
@@ -58,21 +60,30 @@ final class BenchAnswer
             'summary' => $item?->summary(),
             'figures' => $item === null ? null : Figures::ofItem($item),
             'ridge' => $item === null ? null : Figures::ridge($item),
-            'right' => $item === null ? [] : self::right($item),
-            'short' => $short === null ? null : ['summary' => $short->summary(), 'seconds' => $short->exerciseSeconds()],
+            'told' => $item === null ? [] : Told::parts(Instruction::of($item)),
+            'taught' => $item === null ? [] : array_map(
+                fn (array $told) => implode(' ', array_map(Told::say(...), $told)), Instruction::steps($item),
+            ),
+            'heard' => $item === null ? '' : Told::heardFirst($item->timeline()),
+            'hands' => $item === null ? [] : self::hands($item),
+            'short' => $item === null || $short === null ? null : [
+                'summary' => $item->shortVersion()?->summary() ?? count($item->shortSteps()).' steps',
+                'seconds' => $short->exerciseMs() / 1000,
+            ],
             'ladder' => $item === null || $ladder === null ? null : LadderView::of($ladder, $item->ladder !== null),
             'findings' => array_map(self::finding(...), $findings),
         ];
     }
 
-    /** @return list<string> what right looks like: the clinic's own words, or those of technique and school */
-    private static function right(Item $item): array
+    /** @return list<array{value: string, label: string}> that technique and position leave room for */
+    private static function hands(Item $item): array
     {
-        if ($item->routine !== null) {
-            return array_map(fn (RoutineStep $step) => $step->label(), $item->routine->steps);
-        }
+        $prescription = $item->prescription;
 
-        return array_map(fn (string $key) => (string) __($key), $item->criteria());
+        return array_map(
+            fn (Hands $hands) => ['value' => $hands->value, 'label' => $hands->label()],
+            $prescription->technique->handsIn($prescription->position),
+        );
     }
 
     /** @return array<string, mixed> */

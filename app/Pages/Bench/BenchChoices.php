@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Bench;
 
 use App\Catalogue\FieldsShown;
+use App\Catalogue\Figures;
 use App\Catalogue\FromCatalogue;
 use App\Catalogue\RoutineList;
 use App\Catalogue\Shelf;
@@ -14,18 +15,24 @@ use IvoryPace\Breath\Counting;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
+use IvoryPace\Exercise\Ending;
 use IvoryPace\Exercise\Fade;
 use IvoryPace\Exercise\Gaze;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Purpose;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Routine\StepKind;
 use IvoryPace\Exercise\School;
+use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\DraftReader;
+use LogicException;
 
 /** What can be chosen on the Bench. */
 final class BenchChoices
@@ -45,9 +52,19 @@ final class BenchChoices
             'routines' => RoutineList::choices($clinic),
             'templates' => TemplateList::of($clinic),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
-            'props' => array_map(self::choice(...), Prop::cases()),
+            'props' => array_map(fn (Prop $prop) => [
+                ...self::choice($prop),
+                'positions' => array_map(
+                    fn (Position $position) => $position->value,
+                    array_values(array_filter(Position::cases(), fn (Position $position) => $prop->suits($position))),
+                ),
+                'routes' => array_map(
+                    fn (Route $route) => $route->value,
+                    array_values(array_filter(Route::cases(), fn (Route $route) => $prop->suitsRoute($route))),
+                ),
+            ], Prop::cases()),
             'efforts' => array_map(self::choice(...), Effort::cases()),
-            'routes_in' => array_map(self::choice(...), [Route::Nose, Route::Mouth, Route::PursedLips]),
+            'endings' => [['value' => '', 'label' => 'as fits the time of day'], ...array_map(self::choice(...), Ending::cases())],
             'gazes' => array_map(self::choice(...), Gaze::cases()),
             'fades' => array_map(self::choice(...), Fade::cases()),
             'countings' => array_map(
@@ -104,7 +121,6 @@ final class BenchChoices
     private static function technique(Technique $technique, string $name, array $fields): array
     {
         $words = fn (array $keys) => array_map(fn (string $key) => __($key), $keys);
-        $right = $fields['own_right'] ?? '';
 
         return [
             'key' => $technique->key,
@@ -120,9 +136,12 @@ final class BenchChoices
                 'name' => $parameter->name, 'label' => $parameter->label, 'choices' => $parameter->choices,
             ], $technique->parameters)),
             'positions' => array_map(self::choice(...), $technique->positions),
-            'routes_out' => array_map(self::choice(...), $technique->routesOut),
+            'routes_in' => $technique->hasFreeBreath ? [] : array_map(self::choice(...), $technique->routesIn),
+            'routes_out' => $technique->hasFreeBreath ? [] : array_map(self::choice(...), $technique->routesOut),
+            'starts' => array_map(self::choice(...), $technique->starts),
+            'ridge' => Figures::ridge(self::asDefault($technique)),
+            'purposes' => array_map(fn (Purpose $purpose) => $purpose->label(), $technique->teaching->uses),
             'efforts' => array_map(fn (Effort $effort) => $effort->value, $technique->efforts),
-            'right' => is_string($right) && $right !== '' ? [$right] : $words($technique->teaching->right),
             'mistakes' => $words($technique->teaching->mistakes),
             'defaults' => FieldsShown::of([...DraftReader::defaults($technique), ...array_intersect_key($fields, array_flip([
                 'ratio', 'count_length', 'breaths', 'position', 'route_out', 'own_name', 'own_right',
@@ -131,8 +150,14 @@ final class BenchChoices
     }
 
     /** @return array{value: string, label: string} */
-    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor $choice): array
+    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor|Start|Ending $choice): array
     {
         return ['value' => $choice->value, 'label' => $choice->label()];
+    }
+
+    private static function asDefault(Technique $technique): Prescription
+    {
+        return PrescriptionReader::read(['technique' => $technique->key])[0]
+            ?? throw new LogicException("The defaults of {$technique->key} cannot be prescribed.");
     }
 }

@@ -48,7 +48,7 @@ final class PracticeLines
             'exercise' => $this->nameOf($practice->lineage),
             'version' => $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
             'anchor' => $practice->anchor?->label(),
-            'got' => self::got($practice).$this->enough($practice).self::hums($practice).self::pace($practice)
+            'got' => self::got($practice).$this->enough($practice).self::hums($practice).$this->steps($practice).self::pace($practice)
                 .self::circumstances($practice),
             'before' => $practice->before,
             'after' => $practice->after,
@@ -129,6 +129,24 @@ final class PracticeLines
             );
 
         return $cycle === null ? '' : ", enough at {$cycle->pattern->toDisplayString()}";
+    }
+
+    /** How far the steps of a routine got that were not done to their end, and in which one it was stopped. */
+    private function steps(Practice $practice): string
+    {
+        $routine = $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->items
+            ->firstWhere('lineage', $practice->lineage)?->item()->routine;
+        $done = $practice->steps_done ?? [];
+        if ($routine === null || $done === []) {
+            return '';
+        }
+        $last = $done[count($done) - 1];
+        $name = $routine->steps[$last['step'] - 1]->label();
+        $got = implode(', ', array_map(
+            fn (array $step) => "{$step['step']}: ".($step['breaths'] > 0 ? "{$step['breaths']} breaths" : "{$step['seconds']} s"), $done,
+        ));
+
+        return ", steps $got".($practice->stop_class === null ? '' : ", stopped in step {$last['step']}, $name");
     }
 
     private static function got(Practice $practice): string

@@ -46,7 +46,6 @@ final class VersionSheet
     {
         $item = $row->item();
         $prescription = $item->prescription;
-        $short = $item->shortVersion();
 
         return [
             'lineage' => $row->lineage,
@@ -68,7 +67,8 @@ final class VersionSheet
                 ? null
                 : "when {$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} × a day",
             'why' => $item->why,
-            'short' => $short?->summary(),
+            'short' => $item->shortVersion()?->summary()
+                ?? ($item->shortTimeline() === null ? null : count($item->shortSteps()).' steps'),
             'figures' => Figures::ofItem($item),
             'ridge' => Figures::ridge($item),
         ];

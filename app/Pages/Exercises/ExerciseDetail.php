@@ -46,7 +46,7 @@ final class ExerciseDetail
             'is_recovery' => $technique->isRecovery,
             'positions' => array_map(fn (Position $position) => $position->label(), $technique->positions),
             'props' => array_map(fn (Prop $prop) => $prop->label(), $prescription->props),
-            'hands' => self::words([$technique->hands])[0],
+            'hands' => self::words(["hands.{$prescription->hands->value}"])[0],
             'route' => "in by {$prescription->routeIn->label()}, out by {$prescription->routeOut->label()}",
             'effort' => $prescription->effort->label(),
             'short' => $short === null ? null : [

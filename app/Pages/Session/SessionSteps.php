@@ -10,6 +10,7 @@ use App\Facts\OnFile;
 use App\Facts\PracticeOnFile;
 use App\Facts\ProposalOf;
 use App\Facts\ReachOf;
+use App\Language\Told;
 use App\Models\CareSession;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
@@ -19,6 +20,7 @@ use DateTimeZone;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Technique;
+use IvoryPace\Exercise\Told\RightWords;
 use IvoryPace\Programme\Item;
 use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Session\Step;
@@ -114,7 +116,7 @@ final class SessionSteps
             'count_length' => $technique->ratio === null ? null : $technique->count,
             'right' => array_map(fn (string $key) => (string) __($key), $technique->teaching->right),
             'mistakes' => array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
-            'hands' => (string) __($technique->hands),
+            'hands' => (string) __("hands.{$technique->handsIn($technique->positions[0])[0]->value}"),
         ], array_values(array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn)));
 
         return ['choices' => [...$own, ...$catalogue]];
@@ -127,7 +129,7 @@ final class SessionSteps
     private static function choice(Item $item, array $fields, string $lineage): array
     {
         $technique = $item->prescription->technique;
-        $right = array_map(fn (string $key) => (string) __($key), $item->criteria());
+        $right = $item->routine !== null ? [] : array_map(Told::say(...), RightWords::right($item->prescription, $item->school));
 
         return [
             'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields,
@@ -135,7 +137,7 @@ final class SessionSteps
             'count_length' => $item->routine === null && isset($fields['ratio']) ? $item->prescription->countLength->seconds : null,
             'right' => $right,
             'mistakes' => $item->routine !== null ? [] : array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
-            'hands' => $item->routine !== null ? '' : (string) __($technique->hands),
+            'hands' => $item->routine !== null ? '' : (string) __("hands.{$item->prescription->hands->value}"),
         ];
     }
 

@@ -69,7 +69,7 @@ final class Changes
                 ),
             ]),
             ItemPart::School->value => $item->school->label(),
-            ItemPart::ShortVersion->value => $item->shortVersion() === null ? '' : self::length($item->shortVersion()),
+            ItemPart::ShortVersion->value => self::short($item),
             ItemPart::Why->value => $item->why,
             ItemPart::PracticesADay->value => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
             ItemPart::When->value => $item->asNeeded === null
@@ -110,6 +110,18 @@ final class Changes
                 ? Numbers::print($guidance->tempo->fastest).' to '.Numbers::print($guidance->tempo->slowest).' times the length'
                 : 'as prescribed',
         ];
+    }
+
+    private static function short(Item $item): string
+    {
+        $short = $item->shortVersion();
+        $timeline = $item->shortTimeline();
+
+        return match (true) {
+            $short !== null => self::length($short),
+            $timeline !== null => 'steps '.implode(', ', array_map(fn (int $step) => $step + 1, $item->shortSteps())),
+            default => '',
+        };
     }
 
     private static function length(Prescription $prescription): string

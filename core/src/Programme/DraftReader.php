@@ -56,9 +56,11 @@ final class DraftReader
             $values['anchors'] = $plan === null ? $values['anchors'] : PlanFields::write($plan);
         }
         $why = $fields->attempt('why', fn () => $fields->shortText('why', Item::MAX_WHY, 'The reason for the patient'));
-        $short = $routine === null && $prescription !== null
-            ? $fields->attempt('short', fn () => self::short($fields, $prescription))
-            : null;
+        $short = match (true) {
+            $routine !== null => self::shortSteps($fields),
+            $prescription !== null => $fields->attempt('short', fn () => self::short($fields, $prescription)),
+            default => null,
+        };
         $ladder = $routine === null && $prescription !== null
             ? $fields->attempt('ladder', fn () => self::ladder($fields, $prescription, $school))
             : null;
@@ -103,6 +105,15 @@ final class DraftReader
         PrescriptionReader::changed($prescription, $given);
 
         return $given;
+    }
+
+    /** @return array{steps: list<int>}|null of a routine: the steps that are led on a bad day */
+    private static function shortSteps(Fields $fields): ?array
+    {
+        $steps = $fields->list('short')['steps'] ?? null;
+        $chosen = array_values(array_map(intval(...), array_filter(is_array($steps) ? $steps : [], is_numeric(...))));
+
+        return $chosen === [] ? null : ['steps' => $chosen];
     }
 
     private static function ladder(Fields $fields, Prescription $prescription, School $school): ?Ladder

@@ -28,8 +28,8 @@ final readonly class Item
     /**
      * @param  WeekPlan|null  $plan  null for one that is used as needed
      * @param  string  $why  why this patient does it, for the patient
-     * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones; null for the
-     *     technique's own
+     * @param  array<string, mixed>|null  $short  the least that still counts, for a bad day: fields over the prescribed ones, or the steps
+     *     of a routine; null for the technique's own
      * @param  Ladder|null  $ladder  as edited; null for the generated one
      * @param  bool  $goesOn  a step of a routine after which more comes: nothing ends with it
      *
@@ -127,22 +127,6 @@ final readonly class Item
         return $this->routine?->exercises() ?? [$this->prescription];
     }
 
-    /**
-     * What right looks like: the clinic's own words, or those of technique and school. A routine's steps have their own.
-     *
-     * @return list<string> translation keys, or the clinic's own words
-     */
-    public function criteria(): array
-    {
-        $own = $this->prescription->own->right ?? '';
-
-        return match (true) {
-            $this->routine !== null => [],
-            $own !== '' => [$own],
-            default => $this->school->criteria($this->prescription->technique),
-        };
-    }
-
     public function isRecovery(): bool
     {
         return $this->routine === null && $this->prescription->technique->isRecovery;
@@ -174,6 +158,38 @@ final readonly class Item
         $short = PrescriptionReader::changed($this->prescription, $changes);
 
         return $short->exerciseSeconds() < $this->prescription->exerciseSeconds() - 1e-9 ? $short : null;
+    }
+
+    /**
+     * The least that still counts, as it is led; null when it would be no less than the whole. The steps of a routine that
+     * are left keep their numbers.
+     *
+     * @throws InvalidValue when it cannot be prescribed
+     */
+    public function shortTimeline(): ?Timeline
+    {
+        $usual = $this->isOnlyAtNight() ? Ending::Quiet : Ending::Bell;
+        if ($this->routine === null) {
+            $short = $this->shortVersion();
+
+            return $short === null ? null : Compiler::compile($short, $usual);
+        }
+        $steps = $this->shortSteps();
+        if ($steps === []) {
+            return null;
+        }
+        $short = $this->routine->timeline($usual, $this->school, $steps);
+
+        return $short->exerciseMs() > 0 && $short->exerciseMs() < $this->timeline()->exerciseMs() ? $short : null;
+    }
+
+    /** @return list<int> steps of a routine that are led on a bad day, counted from 0; empty when none were chosen */
+    public function shortSteps(): array
+    {
+        $steps = is_array($this->short['steps'] ?? null) ? $this->short['steps'] : [];
+        $numbers = array_map(fn (mixed $step) => is_numeric($step) ? (int) $step : -1, $steps);
+
+        return array_values(array_filter(array_keys($this->routine->steps ?? []), fn (int $index) => in_array($index, $numbers, true)));
     }
 
     /** The ladder as edited, or as it follows from the technique, the school and what the patient can do; null for a routine. */

@@ -19,6 +19,7 @@ final class ItemFields
                 'kind' => 'routine', 'routine_name' => $item->routine->name, 'steps' => RoutineFields::write($item->routine)['steps'],
             ]),
             'school' => $item->school->value,
+            'short' => $item->short,
             'why' => $item->why === '' ? null : $item->why,
             'as_needed' => $item->asNeeded !== null,
             'use_when' => $item->asNeeded?->useWhen,
@@ -34,7 +35,6 @@ final class ItemFields
         return [
             'kind' => 'exercise',
             ...PrescriptionFields::write($item->prescription),
-            'short' => $item->short,
             'ladder' => $item->ladder === null ? null : array_map(
                 fn (Rung $rung) => ['set' => $rung->set, 'days' => $rung->days], array_slice($item->ladder->rungs, 1),
             ),

@@ -1,25 +1,20 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
-    import { Button, Input } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import Anchors from '../components/bench/Anchors.svelte';
+    import AsRead from '../components/bench/AsRead.svelte';
     import { Bench, type Draft } from '../components/bench/bench.svelte';
     import type { Reason, Reasons } from '../components/bench/reasons';
-    import ComparePanel from '../components/bench/ComparePanel.svelte';
     import Findings from '../components/bench/Findings.svelte';
-    import FitPanel from '../components/bench/FitPanel.svelte';
+    import IssueLine, { type Rest } from '../components/bench/IssueLine.svelte';
     import IssuePreview, { type Preview } from '../components/bench/IssuePreview.svelte';
-    import GoalPanel from '../components/bench/GoalPanel.svelte';
-    import type { GoalFields } from '../types/pages';
     import ItemList from '../components/bench/ItemList.svelte';
-    import LadderPanel from '../components/bench/LadderPanel.svelte';
-    import Led from '../components/bench/Led.svelte';
+    import Panels, { type Panel } from '../components/bench/Panels.svelte';
+    import Picker from '../components/bench/Picker.svelte';
     import Numbers from '../components/bench/Numbers.svelte';
     import RidgeHandles from '../components/bench/RidgeHandles.svelte';
     import RoutineItem from '../components/bench/RoutineItem.svelte';
     import Sentence from '../components/bench/Sentence.svelte';
-    import StartPanel from '../components/bench/StartPanel.svelte';
-    import ShortAndWhy from '../components/bench/ShortAndWhy.svelte';
     import WeekMinutes from '../components/bench/WeekMinutes.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import SessionBar from '../components/session/SessionBar.svelte';
@@ -31,15 +26,6 @@
     import type { TechniqueChoice } from '../types/pages';
     import type { BenchProps } from '../types/props';
 
-    interface Rest {
-        weeks: string;
-        starts_on: string;
-        review_on: string;
-        rated_symptom: string;
-        reason: string;
-        based_on: number;
-        goal: GoalFields;
-    }
     interface Kept {
         draft: Draft;
         rest: Rest;
@@ -64,7 +50,8 @@
     let errors = $state.raw<Record<string, string>>({});
     let restored = $state(false);
     let isIssuing = $state(false);
-    let panel = $state<'' | 'led' | 'ladder' | 'more' | 'fit' | 'compare' | 'start' | 'goal'>('');
+    let panel = $state<Panel>('');
+    let picking = $state<'' | 'add' | 'change'>('');
     let playing = $state.raw<{ play: RoomPlay; context: AudioContext } | null>(null);
     let preview = $state.raw<Preview | null>(null);
     let patientNote = $state('');
@@ -106,23 +93,6 @@
         errors.rated_symptom,
         errors.reason,
     ]);
-    const panels = $derived([
-        ['led', 'How it is led'],
-        ['ladder', 'Ladder'],
-        ['fit', 'Fit, tap'],
-        ['compare', 'Compare'],
-        ['more', 'Short version, why'],
-        ['goal', 'Goal'],
-        ['start', 'Templates, files'],
-    ] as const);
-    const shownPanels = $derived(
-        panels.filter(
-            ([key]) =>
-                (!isRoutine || key === 'more' || key === 'goal' || key === 'start') &&
-                ((key !== 'fit' && key !== 'compare') || technique?.has_ratio === true),
-        ),
-    );
-
     onMount(() => {
         const kept = bench.read<Kept>();
         if (kept) {
@@ -173,6 +143,12 @@
         event.preventDefault();
         if (event.shiftKey) bench.redo();
         else bench.undo();
+    }
+
+    function picked(chosen: TechniqueChoice): void {
+        if (picking === 'add') bench.addExercise(chosen);
+        else if (chosen !== technique) bench.choose(chosen);
+        picking = '';
     }
 
     /** The player leads in the room. The click that starts it is what lets the browser make sound. */
@@ -265,36 +241,30 @@
                     preview = null;
                 }}
             />{/if}
-        <div class="grid grid-cols-[11.5rem_1fr_15.5rem] border-b border-ink">
+        <div class="grid grid-cols-[11.5rem_1fr_20.5rem] border-b border-ink">
             <div class="border-r border-rule py-2 pr-2.5">
-                <ItemList {bench} {choices} />
-                {#if !isRoutine}
-                    <fieldset class="mt-2 max-h-[19rem] overflow-y-auto border-t border-rule pt-1">
-                        <legend class="visually-hidden">Exercise</legend>
-                        {#each choices.techniques as each (each.key + (each.defaults.own_name ?? ''))}
-                            <label class="exercise" class:chosen={each === technique}>
-                                <input
-                                    class="visually-hidden"
-                                    type="radio"
-                                    name="technique"
-                                    value={each.key}
-                                    checked={each === technique}
-                                    onchange={() => bench.choose(each)}
-                                />
-                                <span class="text-[0.9rem]">{each.name}</span>
-                            </label>
-                        {/each}
-                    </fieldset>
-                {/if}
-                <h2 class="mt-2 border-t border-rule pt-2 text-[0.9rem]">
-                    {isRoutine ? 'In order' : 'What right looks like'}
-                </h2>
-                <ul class="text-[0.8125rem] leading-snug text-muted">
-                    {#each bench.mine.right as line, index (index)}<li class="mt-0.5">{line}</li>{/each}
-                </ul>
+                <ItemList
+                    {bench}
+                    {choices}
+                    onpick={(what) => {
+                        picking = what;
+                    }}
+                />
             </div>
             <div class="min-w-0 px-5 py-2">
-                {#if playing}
+                {#if picking !== ''}
+                    <Picker
+                        title={picking === 'add'
+                            ? 'Add an exercise'
+                            : `In place of ${bench.mine.name ?? 'the present exercise'}`}
+                        techniques={choices.techniques}
+                        present={picking === 'change' ? technique : undefined}
+                        onchoose={picked}
+                        onclose={() => {
+                            picking = '';
+                        }}
+                    />
+                {:else if playing}
                     <RoomPlayer
                         play={playing.play}
                         context={playing.context}
@@ -329,72 +299,28 @@
                         {#if bench.mine.figures}<Numbers figures={bench.mine.figures} />{/if}
                     </div>
                 {/if}
-                <div class="mt-1">
+                <div class="mt-1" class:hidden={picking !== ''}>
                     {#if technique}<Sentence {bench} {choices} {technique} />{:else}<RoutineItem
                             {bench}
                             {choices}
                         />{/if}
                 </div>
-                <div class="mt-1.5 flex flex-wrap gap-x-3.5 border-t border-rule pt-1.5 text-[0.875rem]">
-                    {#each shownPanels as [each, label] (each)}
-                        <button
-                            type="button"
-                            class="plain"
-                            aria-expanded={panel === each}
-                            onclick={() => {
-                                panel = panel === each ? '' : each;
-                            }}>{label}</button
-                        >
-                    {/each}
-                    <span class="ml-auto flex gap-3.5">
-                        <button
-                            type="button"
-                            class="plain"
-                            disabled={bench.mine.figures === null || playing !== null}
-                            onclick={play}>play it here</button
-                        >
-                        <button
-                            type="button"
-                            class="plain"
-                            disabled={!bench.canUndo}
-                            aria-keyshortcuts="Control+Z"
-                            onclick={() => bench.undo()}>undo</button
-                        >
-                        <button
-                            type="button"
-                            class="plain"
-                            disabled={!bench.canRedo}
-                            aria-keyshortcuts="Control+Shift+Z"
-                            onclick={() => bench.redo()}>redo</button
-                        >
-                    </span>
-                </div>
-                {#if panel !== ''}
-                    <div class="mt-1 mb-1.5">
-                        {#if panel === 'led' && technique}<Led {bench} {choices} {technique} />
-                        {:else if panel === 'ladder' && technique}<LadderPanel {bench} />
-                        {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} />
-                        {:else if panel === 'compare' && technique}<ComparePanel {bench} before={inForce} />
-                        {:else if panel === 'more'}<ShortAndWhy {bench} {technique} />
-                        {:else if panel === 'start'}<StartPanel
-                                {bench}
-                                {choices}
-                                exportUrl={version
-                                    ? `/patients/${patient.id}/versions/${version.number}/programme.json`
-                                    : null}
-                                ontaken={(taken) => {
-                                    bench.replace(taken.items, taken.school, choices.techniques);
-                                    if (taken.weeks !== undefined) rest.weeks = String(taken.weeks);
-                                    if (taken.rated_symptom) rest.rated_symptom = taken.rated_symptom;
-                                    if (taken.goal) rest.goal = taken.goal;
-                                }}
-                            />
-                        {:else if panel === 'goal'}<GoalPanel bind:goal={rest.goal} {errors} />{/if}
-                    </div>
-                {/if}
+                <Panels
+                    {bench}
+                    {choices}
+                    {technique}
+                    {measured}
+                    {inForce}
+                    {errors}
+                    bind:panel
+                    bind:rest
+                    exportUrl={version ? `/patients/${patient.id}/versions/${version.number}/programme.json` : null}
+                    isPlaying={playing !== null}
+                    onplay={play}
+                />
                 {#if !bench.fields.as_needed}<div class="mt-1"><Anchors {bench} {choices} /></div>{/if}
             </div>
-            <aside class="border-l border-rule py-3 pl-4" aria-label="Findings">
+            <aside class="border-l border-rule py-3 pl-4" aria-label="Findings, and what the patient reads">
                 {#if bench.state === 'unreachable'}<p role="alert" class="mb-3 font-semibold text-clay">
                         {bench.trouble}
                         <button type="button" class="linklike" onclick={() => bench.changed()}>Try again</button>
@@ -407,66 +333,19 @@
                     </p>
                 {/if}
                 <Findings {bench} {choices} bind:reasons {errors} />
+                <div class="mt-3 border-t border-rule pt-2"><AsRead mine={bench.mine} /></div>
             </aside>
         </div>
         <div class="flex flex-wrap items-start gap-x-7 gap-y-3 pt-3">
             <WeekMinutes minutes={bench.answer.minutes} has={patient.minutes_a_day} />
-            <div class="ml-auto flex items-end gap-x-4 text-[0.9rem]">
-                {#if draft.maintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>{:else}<div
-                        class="field w-[4rem]"
-                    >
-                        <label for="weeks">Weeks</label><Input
-                            id="weeks"
-                            size="sm"
-                            inputmode="numeric"
-                            bind:value={rest.weeks}
-                            aria-invalid={errors.weeks ? 'true' : undefined}
-                        />
-                    </div>{/if}
-                {#if !version}
-                    <div class="field w-[8.5rem]">
-                        <label for="starts_on">Starts on</label><Input
-                            id="starts_on"
-                            size="sm"
-                            type="date"
-                            bind:value={rest.starts_on}
-                            aria-invalid={errors.starts_on ? 'true' : undefined}
-                        />
-                    </div>
-                {/if}
-                <div class="field w-[8.5rem]">
-                    <label for="review_on">Review on</label><Input
-                        id="review_on"
-                        size="sm"
-                        type="date"
-                        bind:value={rest.review_on}
-                        aria-invalid={errors.review_on ? 'true' : undefined}
-                    />
-                </div>
-                <div class="field w-[9.5rem]">
-                    <label for="rated_symptom">Rated each time</label><Input
-                        id="rated_symptom"
-                        size="sm"
-                        bind:value={rest.rated_symptom}
-                        aria-invalid={errors.rated_symptom ? 'true' : undefined}
-                    />
-                </div>
-                {#if version}
-                    <div class="field w-[12rem]">
-                        <label for="reason">Why it changes</label><Input
-                            id="reason"
-                            size="sm"
-                            bind:value={rest.reason}
-                            aria-invalid={errors.reason ? 'true' : undefined}
-                        />
-                    </div>
-                {/if}
-                <Button
-                    type="submit"
-                    class="whitespace-nowrap"
-                    disabled={isIssuing || patient.obstacle !== null || preview !== null}>Issue version {next}</Button
-                >
-            </div>
+            <IssueLine
+                bind:rest
+                {errors}
+                isFirst={!version}
+                isMaintenance={draft.maintenance}
+                {next}
+                isOff={isIssuing || patient.obstacle !== null || preview !== null}
+            />
         </div>
         <div class="mt-2 text-right" aria-live="assertive">
             {#each problems as problem, index (index)}
@@ -475,33 +354,3 @@
         </div>
     </form>
 </Room>
-
-<style>
-    /* Positioned, so that its hidden input stays with it and does not lengthen the page. */
-    .exercise {
-        position: relative;
-        display: block;
-        padding: 0.12rem 0.5rem;
-        line-height: 1.3;
-        border: 1px solid transparent;
-        cursor: pointer;
-    }
-    .exercise.chosen {
-        background: var(--card);
-        border-color: var(--ink);
-    }
-    .exercise:focus-within {
-        outline: 3px solid var(--reed);
-        outline-offset: -3px;
-    }
-    .field {
-        display: flex;
-        flex-direction: column;
-        font-weight: 600;
-    }
-    button:disabled {
-        color: var(--muted);
-        opacity: 0.6;
-        cursor: default;
-    }
-</style>

@@ -2,6 +2,7 @@
     import { onMount } from 'svelte';
     import { api } from './keeping/api';
     import { showPage } from './keeping/kept';
+    import Told from './Told.svelte';
     import { t, tn } from './words';
     import type { SheetData } from './types';
 
@@ -55,21 +56,12 @@
                     >
                 </div>
                 <img src={item.ridge} alt={item.name} />
-                <p>
-                    {item.position}
-                    {item.props.length > 0 ? t('patient.practice.with', { props: item.props.join(', ') }) : ''}
-                    {item.hands}
-                    {item.size}
-                    {item.gaze}
-                </p>
-                <ul class="lines">
-                    {#each item.steps as step, at (at)}<li>{step}</li>{/each}
-                    {#each item.right as line, at (at)}<li>{line}</li>{/each}
-                    {#each item.anchors as anchor (anchor)}<li>{anchor}</li>{/each}
-                </ul>
-                {#if item.why}<p>{item.why}</p>{/if}
-                {#if item.needed}<p>{item.needed}</p>{/if}
-                {#if item.short}<p>{t('patient.sheet.short', { short: item.short })}</p>{/if}
+                <Told parts={item.told} />
+                {#if item.taught.length > 0}
+                    <ol class="small">
+                        {#each item.taught as text, at (at)}<li>{text}</li>{/each}
+                    </ol>
+                {/if}
             </section>
         {/each}
         {#each sheet.cautions as caution (caution)}<p class="small">{caution}</p>{/each}
@@ -91,7 +83,8 @@
         width: 100%;
         max-width: 26rem;
     }
-    ul {
+    ol {
         margin: 0;
+        padding-left: 1.2rem;
     }
 </style>

@@ -11,7 +11,7 @@
     import SecondLookCard from './SecondLookCard.svelte';
     import { secondLooks } from './keeping/secondLooks';
     import Unsent from './Unsent.svelte';
-    import { lengthOf, ridgeWords, t, tallyWords, tn } from './words';
+    import { lengthOf, ridgeWords, t, tallyWords, tn, told } from './words';
     import WasThatYou from './WasThatYou.svelte';
     import type { TodayData, TodayItem, TodaySlot } from './types';
 
@@ -150,10 +150,8 @@
             </div>
             <Ridge words={ridgeWords()} shape={item.ridge} width={316} height={78} label={t(item.name)} />
             <p class="small muted">
-                {t(item.position)}
-                {item.props.length > 0
-                    ? t('patient.practice.with', { props: item.props.map((prop) => t(prop)).join(', ') })
-                    : ''}
+                {told(item, 'position').join(' ')}
+                {item.needs.length > 0 ? t('patient.sheet.needs', { things: item.needs.join(', ') }) : ''}
                 {item.why}
                 {item.breaths === null ? '' : `${tn('patient.today.breaths', item.breaths)}.`}
             </p>

@@ -1,4 +1,5 @@
 import type { FormView } from '../shared/forms';
+import type { NightEnding } from '../player/night';
 import type { RidgeShape, Stroke, Timeline } from '../shared/timeline';
 
 export interface DeviceState {
@@ -43,6 +44,12 @@ export interface Playable {
     timeline: Timeline;
 }
 
+export interface ToldPart {
+    part: string;
+    label: string;
+    texts: string[];
+}
+
 export interface TodayItem extends Playable {
     lineage: string;
     technique: string;
@@ -54,24 +61,20 @@ export interface TodayItem extends Playable {
     like: string[];
     /** How the last practices ended since somebody looked, latest first. */
     ends: (StopClass | null)[];
-    /** What may be felt and is harmless, as keys. */
-    feels: string[];
-    holds: boolean;
-    /** Light-headedness is not made light of. */
-    careful: boolean;
     minutes: number | null;
-    position: string;
-    props: string[];
-    hands: string;
-    size: string;
-    right: string[];
-    gaze: string;
+    /** What the patient is told, by what it is about. */
+    told: ToldPart[];
+    /** What is said before each exercise of a routine, by the number of its step. */
+    taught: { step: number; name: string; told: { key: string; text: string }[] }[];
+    /** Everything that is needed. */
+    needs: string[];
+    night: NightEnding | null;
+    /** Falling asleep is welcome at its end, at least at night. */
+    quiet: boolean;
     /** Lengths over the prescribed ones that the patient may choose; null when the pace is fixed. */
     tempo: { fastest: number; slowest: number } | null;
     /** Over how many breaths it may ease from the patient's own pace; null when it cannot. */
     joining: { over: number; slowest: number; least: number } | null;
-    /** Names of a routine's exercises, in order. */
-    steps: string[];
     why: string;
     as_needed: { use_when: string; most: number; done: number } | null;
     short: Playable | null;
@@ -186,21 +189,12 @@ export interface SheetData {
     cautions: string[];
     items: {
         name: string;
-        steps: string[];
         ridge: string;
         minutes: string;
         about: boolean;
         breaths: number;
-        position: string;
-        props: string[];
-        hands: string;
-        size: string;
-        gaze: string;
-        right: string[];
-        why: string;
-        short: string;
-        needed: string;
-        anchors: string[];
+        told: ToldPart[];
+        taught: string[];
     }[];
 }
 
@@ -235,6 +229,8 @@ export interface PracticeLog {
     interruptions: number;
     /** Lengths of open cues, as they were ended. */
     open_ms: number[] | null;
+    /** How far each step of a routine got. */
+    steps_done: { step: number; breaths: number; seconds: number }[] | null;
     /** The step in which the patient said that it is enough. */
     enough_step: number | null;
     /** Lengths over the prescribed ones at the end; null when the pace was not changed. */

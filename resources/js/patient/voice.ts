@@ -1,6 +1,10 @@
-import type { Voice } from '../player/engine';
+import { DeviceVoice } from '../player/deviceVoice';
+import { Speaker } from '../player/speaker';
+import type { Voice } from '../player/speaking';
 import { sendJson } from '../shared/http';
 import { store } from './keeping/store';
+import { locale, t } from './words';
+import type { TodayItem } from './types';
 
 /** The practitioner's recorded lines, kept on this device: they play without a network. */
 type Clips = Record<string, { hash: string; sound: ArrayBuffer }>;
@@ -29,8 +33,7 @@ export async function fetchVoice(): Promise<void> {
     await store.keep('voice', clips);
 }
 
-/** A voice that speaks what there is; null when nothing was recorded. */
-export async function voiceFor(context: BaseAudioContext): Promise<Voice | null> {
+async function recorded(context: BaseAudioContext): Promise<Map<string, AudioBuffer>> {
     const clips = Object.entries((await store.kept<Clips>('voice')) ?? {});
     const decoded = await Promise.all(
         clips.map(async ([line, { sound }]): Promise<[string, AudioBuffer] | null> => {
@@ -41,15 +44,21 @@ export async function voiceFor(context: BaseAudioContext): Promise<Voice | null>
             }
         }),
     );
-    const buffers = new Map(decoded.filter((each) => each !== null));
-    if (buffers.size === 0) return null;
-    return {
-        // A word that is longer than its phase would be said into the next one.
-        phase: (cue) => fitting(buffers.get(cue.instruction), cue.ms / 1000),
-        beat: (beat, seconds) => (beat.word ? null : fitting(buffers.get(`number.${beat.number}`), seconds)),
-    };
+    return new Map(decoded.filter((each) => each !== null));
 }
 
-function fitting(clip: AudioBuffer | undefined, seconds: number): AudioBuffer | null {
-    return clip && clip.duration <= seconds ? clip : null;
+/**
+ * A voice for one exercise: recorded lines, and the device's own for the rest; null where there is neither.
+ *
+ * @param level 0–1, of what the device says by itself
+ */
+export async function voiceFor(context: BaseAudioContext, item: TodayItem, level: number): Promise<Voice | null> {
+    const [clips, own] = await Promise.all([
+        recorded(context).catch(() => new Map<string, AudioBuffer>()),
+        DeviceVoice.in(locale()).catch(() => null),
+    ]);
+    if (clips.size === 0 && own === null) return null;
+    const taught = (step: number, key: string): string =>
+        item.taught.find((each) => each.step === step)?.told.find((each) => each.key === key)?.text ?? '';
+    return new Speaker({ clips, own, say: t, taught, level });
 }

@@ -1,5 +1,6 @@
 import { ENGLISH, type RidgeWords } from '../shared/ridge';
 import type { TallyWords } from '../shared/tally';
+import type { ToldPart } from './types';
 
 /** The patient's texts, by translation key, as the page brought them. */
 const words = JSON.parse(globalThis.document?.getElementById('words')?.textContent ?? '{}') as Record<string, string>;
@@ -53,3 +54,7 @@ export const ridgeWords = (): RidgeWords =>
     Object.fromEntries(
         (Object.keys(ENGLISH) as (keyof RidgeWords)[]).map((name) => [name, t(`patient.ridge.${name}`)]),
     ) as RidgeWords;
+
+/** One part of what is told of an exercise; empty where it has none. */
+export const told = (item: { told: ToldPart[] }, part: string): string[] =>
+    item.told.find((each) => each.part === part)?.texts ?? [];

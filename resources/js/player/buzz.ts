@@ -1,8 +1,9 @@
 import type { CueKind } from '../shared/timeline';
 
-/** One pattern a phase in ms, on and off in turn: told apart by length and number. */
-const PATTERNS: Partial<Record<CueKind, number[]>> = {
+/** One pattern a phase in ms, on and off in turn, as in the core. */
+export const PATTERNS: Record<CueKind, number[]> = {
     'lead-in': [20],
+    empty: [320],
     inhale: [70],
     'top-up': [30, 40, 30],
     hold: [30, 60, 30, 60, 30],
@@ -15,13 +16,17 @@ const PATTERNS: Partial<Record<CueKind, number[]>> = {
     rest: [30],
     bell: [120, 80, 120],
     region: [40],
-    move: [40],
+    number: [15],
     step: [20],
+    move: [40, 60, 90],
+    listen: [40, 120, 40],
+    free: [40, 120, 40],
+    settle: [60, 120, 60],
+    return: [90, 60, 40],
 };
 
 export const canVibrate = (): boolean => typeof navigator.vibrate === 'function';
 
 export function buzz(kind: CueKind): void {
-    const pattern = PATTERNS[kind];
-    if (pattern && canVibrate()) navigator.vibrate(pattern);
+    if (canVibrate()) navigator.vibrate(PATTERNS[kind]);
 }

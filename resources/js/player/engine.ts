@@ -1,5 +1,8 @@
 import type { Beat, Cue, Segment, Timeline } from '../shared/timeline';
+import { eventsOf, type Event } from './events';
+import { doneAt, type Done } from './progress';
 import { joiningFactor, retimed, type Joining } from './retiming';
+import { Speaking, type Voice } from './speaking';
 import { Tones, type Levels } from './tones';
 
 /** Where the timeline stands. */
@@ -15,27 +18,6 @@ export interface Moment {
     exerciseMs: number;
 }
 
-interface Event {
-    at: number;
-    cue: Cue;
-    beat: Beat | null;
-    isFirst: boolean;
-    /** Until the next beat or the next cue, in ms. */ ms: number;
-}
-
-function eventsOf(segment: Segment): Event[] {
-    return segment.cues.flatMap((cue) => [
-        { at: cue.at, cue, beat: null, isFirst: false, ms: cue.ms },
-        ...cue.beats.map((beat, index) => ({
-            at: beat.at,
-            cue,
-            beat,
-            isFirst: index === 0,
-            ms: (cue.beats[index + 1]?.at ?? cue.at + cue.ms) - beat.at,
-        })),
-    ]);
-}
-
 /** How far ahead tones are put on the audio clock: hidden tabs wake their timers only about once a second or minute. */
 const AHEAD_BREATHS = 2;
 const LEAST_AHEAD_S = 4;
@@ -44,12 +26,6 @@ const BEFORE_FIRST_S = 0.25;
 const BEFORE_RESUMED_S = 1;
 /** An event so late was not heard when it was due. */
 const MISSED_S = 0.05;
-
-/** Recorded words and numbers, where there are any. */
-export interface Voice {
-    phase(cue: Cue): AudioBuffer | null;
-    beat(beat: Beat, seconds: number): AudioBuffer | null;
-}
 
 /**
  * Plays a timeline. The audio clock is the only clock: tones are scheduled on it ahead of time, and what is drawn asks
@@ -88,7 +64,7 @@ export class PlayerEngine {
 
     /** How long each breath of a segment is while it eases from the patient's own pace. */
     private readonly easing: ((breath: number) => number) | null = null;
-    private voice: Voice | null = null;
+    private readonly speaking: Speaking;
     private readonly ahead: number;
 
     constructor(
@@ -106,6 +82,7 @@ export class PlayerEngine {
     ) {
         this.ahead = ahead;
         this.tones = new Tones(context, levels);
+        this.speaking = new Speaking(context, this.tones);
         this.prescribed = timeline.segments;
         const set = timeline.segments.find((segment) => segment.role === 'exercise');
         if (joining && set) this.easing = joiningFactor(set, joining);
@@ -113,9 +90,9 @@ export class PlayerEngine {
         this.events = this.segments.map(eventsOf);
     }
 
-    /** From here on what it knows is said instead of sounded. */
+    /** From here on what it knows is said too. */
     setVoice(voice: Voice | null): void {
-        this.voice = voice;
+        this.speaking.voice = voice;
     }
 
     /** Breaths that will have been breathed at the end: fewer when the patient said that it is enough. */
@@ -154,7 +131,7 @@ export class PlayerEngine {
         if (this.over || !place || this.pausedAt) return;
         this.pausedAt = place;
         clearInterval(this.pump);
-        this.tones.silence();
+        this.silence();
     }
 
     /** Goes on at the start of the breath in which it was paused. */
@@ -178,7 +155,7 @@ export class PlayerEngine {
         this.over = true;
         this.context.onstatechange = null;
         clearInterval(this.pump);
-        this.tones.silence();
+        this.silence();
     }
 
     /** True while a tap says that the present length is as far as is comfortable. */
@@ -200,7 +177,7 @@ export class PlayerEngine {
         this.segments = this.segments.filter(stays);
         this.events = this.segments.map(eventsOf);
         if (this.pausedAt) return;
-        this.tones.silence();
+        this.silence();
         this.begin(place.segment, this.context.currentTime - place.ms / 1000, place.ms);
     }
 
@@ -215,8 +192,13 @@ export class PlayerEngine {
         this.segments = this.atPace();
         this.events = this.segments.map(eventsOf);
         if (this.pausedAt || this.zeros.length === 0) return;
-        this.tones.silence();
+        this.silence();
         this.begin(place.segment, this.zeros[place.segment] ?? this.context.currentTime, place.ms);
+    }
+
+    private silence(): void {
+        this.tones.silence();
+        this.speaking.hush();
     }
 
     private atPace(): Segment[] {
@@ -257,6 +239,20 @@ export class PlayerEngine {
         this.openNext(place.segment, Math.round(place.ms - last.at));
     }
 
+    /** True while a step is taught: a tap passes over it. */
+    get isTeaching(): boolean {
+        const place = this.place();
+        return !this.over && place !== null && this.segments[place.segment]?.role === 'teach';
+    }
+
+    /** Passes over what is said before a step. */
+    skip(): void {
+        const place = this.place();
+        if (!place || this.pausedAt || !this.isTeaching || place.segment + 1 >= this.segments.length) return;
+        this.silence();
+        this.begin(place.segment + 1, this.context.currentTime);
+    }
+
     setSound(on: boolean): void {
         this.tones.setOn(on);
     }
@@ -277,27 +273,13 @@ export class PlayerEngine {
         return { segment, cue, msInCue: place.ms - cue.at, msInSegment: place.ms, beat, ...this.done(place) };
     }
 
-    /** How much of the exercise is done. */
-    progress(): { breathsDone: number; exerciseMs: number } {
-        const place = this.place();
-        return this.done(place ?? { segment: this.hasEnded() ? this.segments.length : 0, ms: 0 });
+    /** How much of the exercise is done, and how much of each step. */
+    progress(): Done {
+        return this.done(this.place() ?? { segment: this.hasEnded() ? this.segments.length : 0, ms: 0 });
     }
 
-    private done(place: { segment: number; ms: number }): { breathsDone: number; exerciseMs: number } {
-        let breathsDone = 0;
-        let exerciseMs = 0;
-        this.segments.forEach((segment, index) => {
-            if (index > place.segment || segment.role !== 'exercise') return;
-            const isOver = index < place.segment;
-            const greatest = segment.open ? Infinity : segment.ms;
-            const ms = isOver ? (this.lasted.get(index) ?? segment.ms) : Math.max(0, Math.min(place.ms, greatest));
-            exerciseMs += ms;
-            const ends: Record<number, number> = {};
-            for (const cue of segment.cues)
-                if (cue.place.breath > 0) ends[cue.place.breath] = cue.greatest === null ? cue.at + cue.ms : Infinity;
-            breathsDone += Object.values(ends).filter((end) => isOver || end <= ms).length;
-        });
-        return { breathsDone, exerciseMs: Math.round(exerciseMs) };
+    private done(place: { segment: number; ms: number }): Done {
+        return doneAt(this.segments, place, this.lasted);
     }
 
     private begin(segment: number, zero: number, fromMs = 0): void {
@@ -333,7 +315,7 @@ export class PlayerEngine {
         this.openMs.push(lasted);
         const last = this.segments[segment]?.cues.at(-1);
         this.lasted.set(segment, (last?.at ?? 0) + lasted);
-        this.tones.silence();
+        this.silence();
         if (segment + 1 >= this.segments.length) this.finish();
         else this.begin(segment + 1, this.context.currentTime);
     }
@@ -374,24 +356,14 @@ export class PlayerEngine {
             if (at < this.context.currentTime - MISSED_S) {
                 this.pausedAt = { segment: this.next.segment, ms: event.at };
                 clearInterval(this.pump);
-                this.tones.silence();
+                this.silence();
                 this.onInterrupted();
                 return;
             }
-            if (event.beat) this.beat(event, event.beat, at);
-            else this.tones.cue(event.cue, at, this.voice?.phase(event.cue) ?? null);
+            if (event.beat) this.speaking.beat(event, event.beat, at);
+            else this.speaking.cue(event, at);
             this.next.event++;
         }
-    }
-
-    private beat({ cue, isFirst, ms }: Event, beat: Beat, at: number): void {
-        // The word of a phase is said on its first beat; a number there would be said over it.
-        const clip =
-            cue.kind === 'lead-in' || (cue.sound ?? 1) === 0 || (isFirst && this.voice?.phase(cue))
-                ? null
-                : this.voice?.beat(beat, ms / 1000);
-        if (clip) this.tones.say(clip, at, cue.sound ?? 1);
-        else this.tones.beat(cue, isFirst, at);
     }
 
     private place(ahead = 0): { segment: number; ms: number } | null {

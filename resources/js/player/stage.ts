@@ -1,6 +1,7 @@
 import { clock } from '../shared/format';
 import type { Cue, RidgeShape, Timeline } from '../shared/timeline';
 import type { Moment } from './engine';
+import { inWords, shownOf } from './lines';
 
 /** What is shown at a moment of a timeline. */
 export interface Stage {
@@ -15,12 +16,8 @@ export interface Stage {
     sight: number;
 }
 
-/** What is said of a cue: "out, left" of a breath, "right foot" of a part of the body. */
-export function phrase(cue: Cue, say: (key: string) => string): string {
-    if (cue.side === 'none') return say(cue.instruction);
-    const side = say(`cue.side.${cue.side}`);
-    return cue.kind === 'region' ? `${side} ${say(cue.instruction)}` : `${say(cue.instruction)}, ${side}`;
-}
+/** What is shown of a cue: "out, pursed lips, letting it sink", "right foot". */
+export const phrase = (cue: Cue, say: (key: string) => string): string => inWords(shownOf(cue), say);
 
 /** Kinds that pass without beats while the clock runs down. */
 const TIMED = ['free', 'listen', 'move'];

@@ -9,7 +9,9 @@ interface Sound {
 }
 
 /** One sound a phase, told apart by height and by the way it moves. Our own, made of plain oscillators. */
-export const PHASES: Partial<Record<CueKind, Sound[]>> = {
+export const PHASES: Record<CueKind, Sound[]> = {
+    // Its beats sound.
+    'lead-in': [],
     inhale: [{ wave: 'sine', from: 220, to: 330, seconds: 0.45, gain: 0.2 }],
     'top-up': [{ wave: 'sine', from: 330, to: 415, seconds: 0.22, gain: 0.2 }],
     hold: [{ wave: 'triangle', from: 392, to: 392, seconds: 0.16, gain: 0.14 }],
@@ -31,6 +33,7 @@ export const PHASES: Partial<Record<CueKind, Sound[]>> = {
     region: [{ wave: 'sine', from: 262, to: 262, seconds: 0.35, gain: 0.06 }],
     listen: [{ wave: 'sine', from: 262, to: 262, seconds: 0.5, gain: 0.06 }],
     number: [{ wave: 'sine', from: 440, to: 440, seconds: 0.06, gain: 0.08 }],
+    settle: [{ wave: 'sine', from: 262, to: 247, seconds: 0.6, gain: 0.06 }],
     return: [{ wave: 'sine', from: 262, to: 330, seconds: 0.8, gain: 0.1 }],
 };
 
@@ -86,7 +89,7 @@ export class Tones {
             this.sound({ ...sound, gain: sound.gain * loudness }, when, 'cues');
         if (loudness > 0) {
             if (word) this.say(word, at, loudness);
-            else for (const sound of PHASES[cue.kind] ?? []) put(sound, at);
+            else for (const sound of PHASES[cue.kind]) put(sound, at);
             if (cue.side !== 'none') for (const each of SIDES[cue.side]) put(each.sound, at + each.after);
         }
         if (cue.last) this.sound(LAST, at, 'cues');

@@ -43,6 +43,8 @@ export interface Cue {
     /** For an open cue: when it ends without a tap. */
     greatest: number | null;
     instruction: string;
+    /** How it is done, said after the instruction. */
+    how?: string;
     from: number;
     to: number;
     curve: [number, number, number, number];
@@ -58,7 +60,7 @@ export interface Cue {
 }
 
 export interface Segment {
-    role: 'lead-in' | 'exercise' | 'settle' | 'return';
+    role: 'lead-in' | 'exercise' | 'settle' | 'return' | 'teach';
     ms: number;
     open: boolean;
     /** A tap says that this is as far as is comfortable. */

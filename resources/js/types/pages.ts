@@ -57,6 +57,14 @@ export interface DraftFields {
     route_out: string;
     effort: string;
     gaze: string;
+    /** Null for the usual ones. */
+    hands: string | null;
+    own_prop: string | null;
+    start: string;
+    /** Null: as fits the time of day. */
+    ending: string | null;
+    bells_first: number | string;
+    bells_last: number | string;
     counting: Record<string, string>;
     cue_word: boolean;
     fade: string;
@@ -111,6 +119,12 @@ export interface LadderRung {
     ridge: RidgeShape;
 }
 
+export interface ToldPart {
+    part: string;
+    label: string;
+    texts: string[];
+}
+
 export interface ItemAnswer {
     id: string;
     fields: DraftFields;
@@ -119,8 +133,14 @@ export interface ItemAnswer {
     summary: string | null;
     figures: Figures | null;
     ridge: RidgeShape | null;
-    /** What right looks like, in the school. */
-    right: string[];
+    /** What the patient is told, by what it is about. */
+    told: ToldPart[];
+    /** The same before each exercise of a routine. */
+    taught: string[];
+    /** The first lines that are heard. */
+    heard: string;
+    /** That the technique and the position leave room for. */
+    hands: Choice[];
     short: { summary: string; seconds: number } | null;
     ladder: { edited: boolean; rungs: LadderRung[]; caps: string[] } | null;
     findings: Finding[];
@@ -164,9 +184,13 @@ export interface TechniqueChoice {
     is_paced: boolean;
     parameters: { name: string; label: string; choices: Record<string, string> | [] }[];
     positions: Choice[];
+    /** None where the breath goes its own way. */
+    routes_in: Choice[];
     routes_out: Choice[];
+    starts: Choice[];
+    purposes: string[];
+    ridge: RidgeShape;
     efforts: string[];
-    right: string[];
     mistakes: string[];
     defaults: Omit<DraftFields, 'id'>;
 }
@@ -178,14 +202,20 @@ export interface TemplateChoice {
     items: Partial<DraftFields>[];
 }
 
+/** A thing, and with which positions and routes out it goes. */
+export interface PropChoice extends Choice {
+    positions: string[];
+    routes: string[];
+}
+
 export interface BenchChoices {
     templates: TemplateChoice[];
     techniques: TechniqueChoice[];
     routines: RoutineChoice[];
     kinds: Choice[];
-    props: Choice[];
+    props: PropChoice[];
+    endings: Choice[];
     efforts: Choice[];
-    routes_in: Choice[];
     gazes: Choice[];
     fades: Choice[];
     countings: Choice[];

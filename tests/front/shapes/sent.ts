@@ -54,13 +54,15 @@ export type SentBench = {
             errors: Record<string, never>;
             fields: {
                 anchors: ({
-                    anchor: 'lights-out' | 'lunch' | 'waking';
+                    anchor: 'lights-out' | 'mid-morning' | 'waking';
                     days: number[];
                     from: string;
                     label: string;
                     to: string;
                 })[];
                 as_needed: boolean;
+                bells_first: number;
+                bells_last: number;
                 breaths: null | number;
                 count_length: number;
                 counting: {
@@ -72,14 +74,17 @@ export type SentBench = {
                 cue_word: false;
                 daily_most: number;
                 effort: 'gentle';
+                ending: null;
                 fade: 'nothing';
                 fastest: number;
                 gaze: 'choice';
+                hands: 'as-you-like' | 'chest-and-belly' | 'elbows-on-knees';
                 id: string;
                 kind?: 'exercise';
                 ladder: null;
                 minutes: null | number;
                 own_name: null;
+                own_prop: null;
                 own_right: null;
                 parameters: Record<string, never>;
                 position: 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'supine' | 'supine-knees-bent';
@@ -90,6 +95,7 @@ export type SentBench = {
                 school: 'gentle-control';
                 short: null;
                 slowest: number;
+                start: 'inhale';
                 technique: 'diaphragmatic' | 'extended-exhale' | 'forward-lean' | 'square';
                 times_a_day: number;
                 use_when: null | string;
@@ -138,6 +144,11 @@ export type SentBench = {
                 rule: string;
                 title: string;
             })[];
+            hands: ({
+                label: string;
+                value: 'as-you-like' | 'belly' | 'belly-and-ease' | 'belly-and-ribs' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'elbows-on-knees' | 'hang' | 'in-the-lap' | 'leading-ribs' | 'lower-ribs' | 'on-the-knees' | 'round-the-ribs' | 'sides';
+            })[];
+            heard: string;
             id: string;
             ladder: {
                 caps: string[];
@@ -160,6 +171,7 @@ export type SentBench = {
                             curve: [number, 0, number, number];
                             from: number;
                             greatest: null;
+                            how?: string;
                             instruction: string;
                             kind: 'exhale' | 'hold' | 'inhale' | 'rest';
                             last: false;
@@ -195,6 +207,7 @@ export type SentBench = {
                     curve: [number, 0, number, number];
                     from: number;
                     greatest: null;
+                    how?: string;
                     instruction: string;
                     kind: 'exhale' | 'hold' | 'inhale' | 'rest';
                     last: false;
@@ -210,12 +223,17 @@ export type SentBench = {
                 })[];
                 minutes: null | number;
             };
-            right: string[];
             short: null | {
                 seconds: number;
                 summary: string;
             };
             summary: string;
+            taught: [];
+            told: ({
+                label: string;
+                part: 'breath' | 'end' | 'eyes' | 'felt' | 'hands' | 'least' | 'length' | 'position' | 'right' | 'stop' | 'when' | 'why' | 'with';
+                texts: string[];
+            })[];
         })[];
         minutes: number[];
         school: 'gentle-control';
@@ -225,7 +243,7 @@ export type SentBench = {
             from: string;
             label: string;
             to: string;
-            value: 'afternoon' | 'breakfast' | 'evening' | 'evening-meal' | 'lights-out' | 'lunch' | 'mid-morning' | 'waking' | 'way-home';
+            value: 'afternoon' | 'before-breakfast' | 'breakfast' | 'evening' | 'evening-meal' | 'lights-out' | 'lunch' | 'mid-morning' | 'waking' | 'way-home';
         })[];
         countings: [{
             label: 'up';
@@ -249,6 +267,19 @@ export type SentBench = {
         }, {
             label: 'complete';
             value: 'complete';
+        }];
+        endings: [{
+            label: string;
+            value: string;
+        }, {
+            label: string;
+            value: 'bell';
+        }, {
+            label: string;
+            value: 'quiet';
+        }, {
+            label: string;
+            value: 'slow';
         }];
         fades: [{
             label: string;
@@ -288,21 +319,15 @@ export type SentBench = {
         }];
         props: ({
             label: string;
-            value: 'blanket' | 'chair-with-back' | 'mirror' | 'pillow-under-head' | 'pillow-under-knees' | 'wedge';
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+            routes: ('hum' | 'mouth' | 'nose' | 'pursed-lips' | 'soft-open-mouth')[];
+            value: 'blanket' | 'chair-with-back' | 'cushion-to-sit-on' | 'low-back-support' | 'mirror' | 'pillow-under-head' | 'pillow-under-knees' | 'rolled-towel' | 'strap' | 'straw' | 'tissue' | 'wedge';
         })[];
-        routes_in: [{
-            label: string;
-            value: 'nose';
-        }, {
-            label: string;
-            value: 'mouth';
-        }, {
-            label: string;
-            value: 'pursed-lips';
-        }];
         routines: ({
             name: string;
             steps: ({
+                bells_first?: number;
+                bells_last?: number;
                 breaths?: null | number;
                 count_length?: number;
                 counting?: {
@@ -313,12 +338,15 @@ export type SentBench = {
                 };
                 cue_word?: false;
                 effort?: 'complete' | 'gentle';
+                ending?: 'quiet' | null;
                 fade?: 'nothing';
                 fastest?: number;
                 gaze?: 'choice';
+                hands?: 'as-you-like' | 'beside-you' | 'chest-and-belly' | 'elbows-on-knees' | 'hang' | 'lower-ribs' | 'press-lower-ribs' | 'swing' | 'under-forehead';
                 kind: 'exercise' | 'free' | 'return' | 'settle';
                 minutes?: null | number;
                 own_name?: null;
+                own_prop?: null;
                 own_right?: null;
                 parameters?: Record<string, number> | [];
                 position?: 'prone' | 'seated' | 'seated-forward' | 'standing' | 'supine' | 'supine-knees-bent' | 'walking';
@@ -328,6 +356,7 @@ export type SentBench = {
                 route_out?: 'hum' | 'mouth' | 'nose' | 'pursed-lips';
                 seconds?: number;
                 slowest?: number;
+                start?: 'inhale';
                 technique?: 'body-scan' | 'double-exhale' | 'double-inhale' | 'extended-exhale' | 'noticing' | 'prone' | 'pursed-exhale' | 'rib-release' | 'ribs-down' | 'shoulder-rolls' | 'square' | 'tense-release' | 'three-part' | 'walking';
             })[];
         })[];
@@ -353,6 +382,8 @@ export type SentBench = {
             defaults: {
                 anchors: [];
                 as_needed: boolean;
+                bells_first: number;
+                bells_last: number;
                 breaths: null | number;
                 count_length: number;
                 counting: {
@@ -364,12 +395,15 @@ export type SentBench = {
                 cue_word: false;
                 daily_most: number;
                 effort: 'complete' | 'full' | 'gentle';
+                ending: null;
                 fade: 'nothing';
                 fastest: number;
                 gaze: 'choice';
+                hands: null;
                 ladder: null;
                 minutes: null | number;
                 own_name: null | string;
+                own_prop: null;
                 own_right: null | string;
                 parameters: Record<string, number>;
                 position: 'prone' | 'seated' | 'seated-forward' | 'standing' | 'supine' | 'supine-knees-bent' | 'walking';
@@ -380,6 +414,7 @@ export type SentBench = {
                 school: 'gentle-control';
                 short: null;
                 slowest: number;
+                start: 'empty' | 'inhale';
                 technique: string;
                 times_a_day: number;
                 use_when: null | string;
@@ -396,16 +431,52 @@ export type SentBench = {
             parameters: ({
                 choices: Record<string, string> | [];
                 label: string;
-                name: 'end' | 'from' | 'groups' | 'hum' | 'inhale' | 'list' | 'pause' | 'prelude' | 'retention' | 'rounds' | 'seconds' | 'start' | 'steps' | 'tense' | 'times' | 'top' | 'weight';
+                name: string;
             })[];
             positions: ({
                 label: string;
-                value: 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+                value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
             })[];
-            right: string[];
+            purposes: string[];
+            ridge: {
+                count_s: number;
+                cues: ({
+                    at: number;
+                    beats: {
+                        at: number;
+                        number: number;
+                    }[];
+                    curve: [number, 0, number, number];
+                    from: number;
+                    greatest: null | number;
+                    how?: string;
+                    instruction: string;
+                    kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
+                    last: false;
+                    ms: number;
+                    place: {
+                        breath: number;
+                        of: number;
+                        round: number;
+                        step: number;
+                    };
+                    side: 'left' | 'none' | 'right';
+                    soft?: true;
+                    to: number;
+                })[];
+                minutes: null | number;
+            };
+            routes_in: ({
+                label: string;
+                value: 'mouth' | 'nose' | 'pursed-lips';
+            })[];
             routes_out: ({
                 label: string;
                 value: 'hum' | 'mouth' | 'nose' | 'pursed-lips' | 'soft-open-mouth';
+            })[];
+            starts: ({
+                label: string;
+                value: 'empty' | 'exhale' | 'inhale';
             })[];
         })[];
         templates: ({
@@ -418,6 +489,8 @@ export type SentBench = {
                 ratio?: string;
                 routine_name?: string;
                 steps?: ({
+                    bells_first?: number;
+                    bells_last?: number;
                     breaths?: null | number;
                     count_length?: number;
                     counting?: {
@@ -428,12 +501,15 @@ export type SentBench = {
                     };
                     cue_word?: false;
                     effort?: 'gentle';
+                    ending?: 'quiet' | null;
                     fade?: 'nothing';
                     fastest?: number;
                     gaze?: 'choice';
+                    hands?: 'beside-you' | 'chest-and-belly';
                     kind: 'exercise' | 'free' | 'settle';
                     minutes?: null;
                     own_name?: null;
+                    own_prop?: null;
                     own_right?: null;
                     parameters?: Record<string, number> | [];
                     position?: 'supine';
@@ -443,6 +519,7 @@ export type SentBench = {
                     route_out?: 'nose';
                     seconds?: number;
                     slowest?: number;
+                    start?: 'inhale';
                     technique?: 'body-scan' | 'tense-release' | 'three-part';
                 })[];
                 technique?: 'diaphragmatic' | 'pursed-exhale' | 'ribs-down';
@@ -469,6 +546,8 @@ export type SentBench = {
                 ratio?: string;
                 routine_name?: string;
                 steps?: ({
+                    bells_first?: number;
+                    bells_last?: number;
                     breaths?: null | number;
                     count_length?: number;
                     counting?: {
@@ -479,12 +558,15 @@ export type SentBench = {
                     };
                     cue_word?: false;
                     effort?: 'complete' | 'gentle';
+                    ending?: null;
                     fade?: 'nothing';
                     fastest?: number;
                     gaze?: 'choice';
+                    hands?: 'as-you-like' | 'chest-and-belly' | 'hang' | 'lower-ribs' | 'press-lower-ribs' | 'under-forehead';
                     kind: 'exercise' | 'free' | 'return';
                     minutes?: null | number;
                     own_name?: null;
+                    own_prop?: null;
                     own_right?: null;
                     parameters?: Record<string, number> | [];
                     position?: 'prone' | 'seated' | 'supine-knees-bent';
@@ -494,6 +576,7 @@ export type SentBench = {
                     route_out?: 'hum' | 'nose';
                     seconds?: number;
                     slowest?: number;
+                    start?: 'inhale';
                     technique?: 'extended-exhale' | 'noticing' | 'prone' | 'rib-release' | 'ribs-down' | 'shoulder-rolls';
                 })[];
                 technique?: 'forward-lean' | 'reverse-count' | 'soft-exhale';
@@ -616,7 +699,7 @@ export type SentClinic = {
         anchors: [{
             credit: number;
             due: number;
-            key: 'lights-out';
+            key: 'waking';
             name: string;
             patients: number;
             practices: 0;
@@ -626,8 +709,8 @@ export type SentClinic = {
         }, {
             credit: number;
             due: number;
-            key: 'waking';
-            name: string;
+            key: 'mid-morning';
+            name: 'mid-morning';
             patients: number;
             practices: 0;
             share: number;
@@ -1020,6 +1103,8 @@ export type SentExercises = {
         effort: 'complete' | 'full' | 'gentle';
         feels: string[];
         fields: {
+            bells_first: number;
+            bells_last: number;
             breaths: null | number;
             count_length: number;
             counting: {
@@ -1030,11 +1115,14 @@ export type SentExercises = {
             };
             cue_word: false;
             effort: 'complete' | 'full' | 'gentle';
+            ending: null;
             fade: 'nothing';
             fastest: number;
             gaze: 'choice';
+            hands: 'as-you-like' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'elbows-on-knees' | 'fold-two-fingers' | 'hang' | 'in-the-lap' | 'lower-ribs' | 'press-lower-ribs' | 'round-the-ribs' | 'swing' | 'under-forehead';
             minutes: null | number;
             own_name: null;
+            own_prop: null;
             own_right: null;
             parameters: Record<string, number> | [];
             position: 'prone' | 'seated' | 'seated-forward' | 'standing' | 'supine' | 'supine-knees-bent' | 'walking';
@@ -1043,6 +1131,7 @@ export type SentExercises = {
             route_in: 'nose';
             route_out: 'hum' | 'mouth' | 'nose' | 'pursed-lips' | 'soft-open-mouth';
             slowest: number;
+            start: 'empty' | 'inhale';
             technique: string;
         };
         figures: {
@@ -1077,6 +1166,7 @@ export type SentExercises = {
                 curve: [number, 0, number, number];
                 from: number;
                 greatest: null | number;
+                how?: string;
                 instruction: string;
                 kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                 last: false;
@@ -1118,6 +1208,7 @@ export type SentExercises = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null | number;
+                        how?: string;
                         instruction: string;
                         kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                         last: false;
@@ -1169,6 +1260,7 @@ export type SentExercises = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null | number;
+                        how?: string;
                         instruction: string;
                         kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                         last: false;
@@ -1219,6 +1311,7 @@ export type SentExercises = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null | number;
+                        how?: string;
                         instruction: string;
                         kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                         last: false;
@@ -1269,6 +1362,7 @@ export type SentExercises = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null | number;
+                        how?: string;
                         instruction: string;
                         kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                         last: false;
@@ -1316,8 +1410,8 @@ export type SentExercises = {
         is_own: boolean;
         key: string;
         name: string;
-        positions: ('folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
-        possible: ('folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[] | null;
+        positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+        possible: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[] | null;
         purposes: ('attention' | 'breathlessness' | 'learning' | 'moving' | 'pressure' | 'settling' | 'sleep' | 'trunk')[];
         ridge: {
             count_s: number;
@@ -1330,6 +1424,7 @@ export type SentExercises = {
                 curve: [number, 0, number, number];
                 from: number;
                 greatest: null | number;
+                how?: string;
                 instruction: string;
                 kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
                 last: false;
@@ -1359,7 +1454,7 @@ export type SentExercises = {
     }[];
     positions: ({
         label: string;
-        value: 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+        value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
     })[];
     purposes: ({
         label: string;
@@ -1448,7 +1543,7 @@ export type SentMeasure = {
         own_low_saturation: null;
         positions: ({
             label: string;
-            value: 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+            value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
         })[];
         questionnaires: [{
             change: null | string;
@@ -1766,6 +1861,8 @@ export type SentRoutineEdit = {
     fields: {
         name: string;
         steps: [{
+            bells_first: number;
+            bells_last: number;
             breaths: null;
             count_length: number;
             counting: {
@@ -1776,12 +1873,15 @@ export type SentRoutineEdit = {
             };
             cue_word: false;
             effort: 'gentle';
+            ending: null;
             fade: 'nothing';
             fastest: number;
             gaze: 'choice';
+            hands: 'as-you-like';
             kind: 'exercise';
             minutes: number;
             own_name: null;
+            own_prop: null;
             own_right: null;
             parameters: [];
             position: 'seated';
@@ -1790,8 +1890,11 @@ export type SentRoutineEdit = {
             route_in: 'nose';
             route_out: 'nose';
             slowest: number;
+            start: 'inhale';
             technique: 'noticing';
         }, {
+            bells_first: 0;
+            bells_last: number;
             breaths: number;
             count_length: number;
             counting: {
@@ -1802,25 +1905,31 @@ export type SentRoutineEdit = {
             };
             cue_word: false;
             effort: 'gentle';
+            ending: null;
             fade: 'nothing';
             fastest: number;
             gaze: 'choice';
+            hands: 'chest-and-belly';
             kind: 'exercise';
             minutes: null;
             own_name: null;
+            own_prop: null;
             own_right: null;
             parameters: [];
             position: 'seated';
-            props: [];
+            props: ['chair-with-back'];
             ratio: string;
             route_in: 'nose';
             route_out: 'nose';
             slowest: number;
+            start: 'inhale';
             technique: 'extended-exhale';
         }, {
             kind: 'free';
             seconds: number;
         }, {
+            bells_first: number;
+            bells_last: number;
             breaths: null;
             count_length: number;
             counting: {
@@ -1831,12 +1940,15 @@ export type SentRoutineEdit = {
             };
             cue_word: false;
             effort: 'gentle';
+            ending: null;
             fade: 'nothing';
             fastest: number;
             gaze: 'choice';
+            hands: 'hang';
             kind: 'exercise';
             minutes: number;
             own_name: null;
+            own_prop: null;
             own_right: null;
             parameters: [];
             position: 'seated';
@@ -1845,6 +1957,7 @@ export type SentRoutineEdit = {
             route_in: 'nose';
             route_out: 'nose';
             slowest: number;
+            start: 'inhale';
             technique: 'shoulder-rolls';
         }];
     };
@@ -1872,6 +1985,8 @@ export type SentRoutineEdit = {
         defaults: {
             anchors: [];
             as_needed: false;
+            bells_first: number;
+            bells_last: number;
             breaths: null | number;
             count_length: number;
             counting: {
@@ -1883,12 +1998,15 @@ export type SentRoutineEdit = {
             cue_word: false;
             daily_most: number;
             effort: 'complete' | 'full' | 'gentle';
+            ending: null;
             fade: 'nothing';
             fastest: number;
             gaze: 'choice';
+            hands: null;
             ladder: null;
             minutes: null | number;
             own_name: null;
+            own_prop: null;
             own_right: null;
             parameters: Record<string, number>;
             position: 'prone' | 'seated' | 'standing' | 'supine' | 'supine-knees-bent' | 'walking';
@@ -1899,6 +2017,7 @@ export type SentRoutineEdit = {
             school: 'gentle-control';
             short: null;
             slowest: number;
+            start: 'empty' | 'inhale';
             technique: string;
             times_a_day: number;
             use_when: null;
@@ -1915,16 +2034,52 @@ export type SentRoutineEdit = {
         parameters: ({
             choices: Record<string, string> | [];
             label: string;
-            name: 'end' | 'from' | 'groups' | 'hum' | 'inhale' | 'list' | 'pause' | 'prelude' | 'retention' | 'rounds' | 'seconds' | 'start' | 'steps' | 'tense' | 'times' | 'top' | 'weight';
+            name: string;
         })[];
         positions: ({
             label: string;
-            value: 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+            value: 'childs-pose' | 'cross-legged' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
         })[];
-        right: string[];
+        purposes: string[];
+        ridge: {
+            count_s: number;
+            cues: ({
+                at: number;
+                beats: {
+                    at: number;
+                    number: number;
+                }[];
+                curve: [number, 0, number, number];
+                from: number;
+                greatest: null | number;
+                how?: string;
+                instruction: string;
+                kind: 'exhale' | 'hold' | 'hum' | 'inhale' | 'release' | 'rest' | 'retention' | 'top-up';
+                last: false;
+                ms: number;
+                place: {
+                    breath: number;
+                    of: number;
+                    round: number;
+                    step: number;
+                };
+                side: 'left' | 'none' | 'right';
+                soft?: true;
+                to: number;
+            })[];
+            minutes: null | number;
+        };
+        routes_in: ({
+            label: string;
+            value: 'mouth' | 'nose' | 'pursed-lips';
+        })[];
         routes_out: ({
             label: string;
             value: 'hum' | 'mouth' | 'nose' | 'pursed-lips' | 'soft-open-mouth';
+        })[];
+        starts: ({
+            label: string;
+            value: 'empty' | 'exhale' | 'inhale';
         })[];
     })[];
     today: string;
@@ -2202,7 +2357,7 @@ export type SentSessionShownMeasure = {
     own_low_saturation: null;
     positions: ({
         label: string;
-        value: 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+        value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
     })[];
     questionnaires: [{
         change: null;
@@ -2267,13 +2422,15 @@ export type SentSessionShownTeach = {
         count_length: null | number;
         fields: {
             anchors?: ({
-                anchor: 'lights-out' | 'lunch' | 'waking';
+                anchor: 'lights-out' | 'mid-morning' | 'waking';
                 days: number[];
                 from: string;
                 label: string;
                 to: string;
             })[];
             as_needed?: boolean;
+            bells_first?: 0;
+            bells_last?: number;
             breaths?: null | number;
             count_length?: number;
             counting?: {
@@ -2285,13 +2442,16 @@ export type SentSessionShownTeach = {
             cue_word?: false;
             daily_most?: null | number;
             effort?: 'gentle';
+            ending?: null;
             fade?: 'nothing';
             fastest?: number;
             gaze?: 'choice';
+            hands?: 'chest-and-belly' | 'elbows-on-knees';
             kind?: 'exercise';
             ladder?: null;
             minutes?: null;
             own_name?: null;
+            own_prop?: null;
             own_right?: null;
             parameters?: [];
             position?: 'seated' | 'seated-forward';
@@ -2302,6 +2462,7 @@ export type SentSessionShownTeach = {
             school?: 'gentle-control';
             short?: null;
             slowest?: number;
+            start?: 'inhale';
             technique: string;
             times_a_day?: null | number;
             use_when?: null | string;
@@ -2323,31 +2484,25 @@ export type SentToAsNeeded = {
     item: {
         as_needed: null;
         breaths: null;
-        careful: true;
         ends: [];
-        feels: [string];
-        gaze: string;
-        hands: string;
-        holds: false;
         joining: null;
         like: [];
         lineage: 'everyone';
         minutes: null;
         name: string;
+        needs: [];
+        night: null;
         paused: null;
-        position: string;
-        props: [];
+        quiet: false;
         recovery: true;
         ridge: {
             count_s: number;
             cues: [];
             minutes: number;
         };
-        right: [string, string];
         seconds: number;
         short: null;
-        size: string;
-        steps: [];
+        taught: [];
         technique: 'forward-lean';
         tempo: null;
         timeline: {
@@ -2380,6 +2535,7 @@ export type SentToAsNeeded = {
                     curve: [number, 0, number, number];
                     from: number;
                     greatest: null;
+                    how: string;
                     instruction: string;
                     kind: 'exhale';
                     last: false;
@@ -2398,6 +2554,7 @@ export type SentToAsNeeded = {
                     curve: [number, 0, number, number];
                     from: 0;
                     greatest: null;
+                    how: string;
                     instruction: string;
                     kind: 'inhale';
                     last: false;
@@ -2459,6 +2616,11 @@ export type SentToAsNeeded = {
             sets: 0;
             total_ms: number;
         };
+        told: ({
+            label: string;
+            part: 'breath' | 'eyes' | 'felt' | 'hands' | 'length' | 'position' | 'right' | 'stop' | 'when';
+            texts: string[];
+        })[];
         why: string;
     };
     owner: string;
@@ -2537,31 +2699,24 @@ export type SentToProgress = {
 
 export type SentToSheet = {
     sheet: null | {
-        cautions: string[];
+        cautions: [string, string, string, string];
         clinic: string;
         emergency: string;
-        feels: string;
         from: string;
         goal: string;
-        holds: string;
-        items: {
+        items: ({
             about: boolean;
-            anchors: string[];
             breaths: number;
-            gaze: string;
-            hands: string;
             minutes: string;
             name: string;
-            needed: string;
-            position: string;
-            props: string[];
             ridge: string;
-            right: string[];
-            short: string;
-            size: string;
-            steps: [];
-            why: string;
-        }[];
+            taught: [];
+            told: ({
+                label: string;
+                part: 'breath' | 'end' | 'eyes' | 'felt' | 'hands' | 'least' | 'length' | 'position' | 'right' | 'stop' | 'when' | 'why' | 'with';
+                texts: string[];
+            })[];
+        })[];
         needs: string[];
         note: null;
         number: number;
@@ -2583,7 +2738,7 @@ export type SentToToday = {
         note: null;
         rated_symptom: 'breathlessness' | 'tension' | null;
         slots: ({
-            anchor: 'lights-out' | 'lunch' | 'waking';
+            anchor: 'lights-out' | 'mid-morning' | 'waking';
             closes_at: string;
             done: null | {
                 at: string;
@@ -2605,7 +2760,7 @@ export type SentToToday = {
         note: null;
         rated_symptom: 'breathlessness' | 'tension' | null;
         slots: ({
-            anchor: 'lights-out' | 'lunch' | 'waking';
+            anchor: 'lights-out' | 'mid-morning' | 'waking';
             closes_at: string;
             done: null;
             from: string;
@@ -2627,12 +2782,7 @@ export type SentToToday = {
             use_when: string;
         };
         breaths: null | number;
-        careful: boolean;
         ends: ['get-help' | 'made-me-stop' | null, 'made-me-stop' | null];
-        feels: string[];
-        gaze: string;
-        hands: string;
-        holds: boolean;
         joining: null | {
             least: number;
             over: number;
@@ -2642,9 +2792,13 @@ export type SentToToday = {
         lineage: string;
         minutes: null | number;
         name: string;
+        needs: string[];
+        night: null | {
+            drop: number;
+            segments: [];
+        };
         paused: 'answers' | 'stop' | null;
-        position: string;
-        props: string[];
+        quiet: boolean;
         recovery: boolean;
         ridge: {
             count_s: number;
@@ -2657,6 +2811,7 @@ export type SentToToday = {
                 curve: [number, 0, number, number];
                 from: number;
                 greatest: null;
+                how?: string;
                 instruction: string;
                 kind: 'exhale' | 'hold' | 'inhale' | 'rest';
                 last: false;
@@ -2672,7 +2827,6 @@ export type SentToToday = {
             })[];
             minutes: null | number;
         };
-        right: string[];
         seconds: number;
         short: null | {
             breaths: null | number;
@@ -2687,6 +2841,7 @@ export type SentToToday = {
                     curve: [number, 0, number, number];
                     from: number;
                     greatest: null;
+                    how?: string;
                     instruction: string;
                     kind: 'exhale' | 'hold' | 'inhale' | 'rest';
                     last: false;
@@ -2718,6 +2873,7 @@ export type SentToToday = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null;
+                        how?: string;
                         instruction: string;
                         kind: 'bell' | 'exhale' | 'free' | 'hold' | 'inhale' | 'lead-in' | 'rest' | 'return' | 'settle';
                         last: boolean;
@@ -2739,8 +2895,7 @@ export type SentToToday = {
                 total_ms: number;
             };
         };
-        size: string;
-        steps: [];
+        taught: [];
         technique: 'diaphragmatic' | 'extended-exhale' | 'forward-lean' | 'square';
         tempo: null;
         timeline: {
@@ -2758,6 +2913,7 @@ export type SentToToday = {
                     curve: [number, 0, number, number];
                     from: number;
                     greatest: null | number;
+                    how?: string;
                     instruction: string;
                     kind: 'bell' | 'exhale' | 'free' | 'hold' | 'inhale' | 'lead-in' | 'move' | 'rest' | 'return' | 'settle';
                     last: boolean;
@@ -2778,6 +2934,11 @@ export type SentToToday = {
             sets: number;
             total_ms: number;
         };
+        told: ({
+            label: string;
+            part: 'breath' | 'end' | 'eyes' | 'felt' | 'hands' | 'least' | 'length' | 'position' | 'right' | 'stop' | 'when' | 'why' | 'with';
+            texts: string[];
+        })[];
         why: string;
     })[]>;
     now: string;
@@ -2790,31 +2951,25 @@ export type SentToToday = {
                 use_when: string;
             };
             breaths: null;
-            careful: false;
             ends: [null, null];
-            feels: [string];
-            gaze: string;
-            hands: string;
-            holds: false;
             joining: null;
             like: [string];
             lineage: string;
             minutes: null;
             name: string;
+            needs: [];
+            night: null;
             paused: null;
-            position: string;
-            props: [];
+            quiet: false;
             recovery: true;
             ridge: {
                 count_s: number;
                 cues: [];
                 minutes: number;
             };
-            right: [string, string];
             seconds: number;
             short: null;
-            size: string;
-            steps: [];
+            taught: [];
             technique: 'forward-lean';
             tempo: null;
             timeline: {
@@ -2847,6 +3002,7 @@ export type SentToToday = {
                         curve: [number, 0, number, number];
                         from: number;
                         greatest: null;
+                        how: string;
                         instruction: string;
                         kind: 'exhale';
                         last: false;
@@ -2865,6 +3021,7 @@ export type SentToToday = {
                         curve: [number, 0, number, number];
                         from: 0;
                         greatest: null;
+                        how: string;
                         instruction: string;
                         kind: 'inhale';
                         last: false;
@@ -2926,6 +3083,11 @@ export type SentToToday = {
                 sets: 0;
                 total_ms: number;
             };
+            told: ({
+                label: string;
+                part: 'breath' | 'eyes' | 'felt' | 'hands' | 'length' | 'position' | 'right' | 'stop' | 'when';
+                texts: string[];
+            })[];
             why: string;
         };
         version_id: number;
@@ -2984,13 +3146,15 @@ export type SentVersion = {
             effort: 'gentle';
             fields: {
                 anchors: ({
-                    anchor: 'lights-out' | 'lunch' | 'waking';
+                    anchor: 'lights-out' | 'mid-morning' | 'waking';
                     days: number[];
                     from: string;
                     label: string;
                     to: string;
                 })[];
                 as_needed: boolean;
+                bells_first: number;
+                bells_last: number;
                 breaths: null | number;
                 count_length: number;
                 counting: {
@@ -3002,13 +3166,16 @@ export type SentVersion = {
                 cue_word: false;
                 daily_most: null | number;
                 effort: 'gentle';
+                ending: null;
                 fade: 'nothing';
                 fastest: number;
                 gaze: 'choice';
+                hands: 'as-you-like' | 'chest-and-belly' | 'elbows-on-knees';
                 kind: 'exercise';
                 ladder: null;
                 minutes: null | number;
                 own_name: null;
+                own_prop: null;
                 own_right: null;
                 parameters: Record<string, never>;
                 position: 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'supine' | 'supine-knees-bent';
@@ -3019,6 +3186,7 @@ export type SentVersion = {
                 school: 'gentle-control';
                 short: null;
                 slowest: number;
+                start: 'inhale';
                 technique: 'diaphragmatic' | 'extended-exhale' | 'forward-lean' | 'square';
                 times_a_day: null | number;
                 use_when: null | string;
@@ -3052,6 +3220,7 @@ export type SentVersion = {
                     curve: [number, 0, number, number];
                     from: number;
                     greatest: null;
+                    how?: string;
                     instruction: string;
                     kind: 'exhale' | 'hold' | 'inhale' | 'rest';
                     last: false;

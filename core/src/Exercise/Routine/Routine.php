@@ -96,8 +96,9 @@ final readonly class Routine
      *
      * @param  Ending|null  $usual  how it ends where the last exercise leaves it open
      * @param  School  $school  whose criterion is told with each step
+     * @param  list<int>|null  $only  the steps that are led, counted from 0; all when null. They keep their numbers.
      */
-    public function timeline(?Ending $usual = null, School $school = School::GentleControl): Timeline
+    public function timeline(?Ending $usual = null, School $school = School::GentleControl, ?array $only = null): Timeline
     {
         $segments = array_map(
             fn (Segment $segment) => $segment->inStep(1), Cues::bells($this->exercises()[0]->bellsFirst, 'cue.bell.begin'),
@@ -105,6 +106,9 @@ final readonly class Routine
         $position = null;
         $last = $before = null;
         foreach ($this->steps as $index => $step) {
+            if ($only !== null && ! in_array($index, $only, true)) {
+                continue;
+            }
             $of = [];
             if ($step->prescription !== null) {
                 $to = $step->prescription->position;

@@ -82,9 +82,17 @@ final class AgreedWords
     /** @return list<Sentence> */
     private static function least(Item $item): array
     {
-        $short = $item->shortVersion();
+        $short = $item->shortTimeline();
+        if ($short === null) {
+            return [];
+        }
+        $one = $item->shortVersion();
 
-        return $short === null ? [] : [self::much($short, Part::Least, 'least'), new Sentence(Part::Least, 'told.least.counts')];
+        return [
+            $one !== null ? self::much($one, Part::Least, 'least')
+                : new Sentence(Part::Least, 'told.least.minutes', ['minutes' => self::minutes($short->exerciseMs() / 60_000)]),
+            new Sentence(Part::Least, 'told.least.counts'),
+        ];
     }
 
     /** @return list<Sentence> */

@@ -3,7 +3,14 @@
     import type { BenchChoices } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 
-    let { bench, choices }: { bench: Bench; choices: BenchChoices } = $props();
+    interface Props {
+        bench: Bench;
+        choices: BenchChoices;
+        /** The exercises to choose from are opened: for one more, or in place of the present one. */
+        onpick: (what: 'add' | 'change') => void;
+    }
+
+    let { bench, choices, onpick }: Props = $props();
 
     let dragged = $state<number | null>(null);
 
@@ -62,14 +69,12 @@
         {/each}
     </ol>
     <div class="mt-1 flex flex-wrap gap-x-3 text-[0.8125rem]">
-        <button
-            type="button"
-            class="plain"
-            disabled={bench.items.length >= 12 || !first}
-            onclick={() => {
-                if (first) bench.addExercise(first);
-            }}>add</button
+        <button type="button" class="plain" disabled={bench.items.length >= 12 || !first} onclick={() => onpick('add')}
+            >Add an exercise</button
         >
+        {#if bench.fields.kind !== 'routine'}<button type="button" class="plain" onclick={() => onpick('change')}
+                >change</button
+            >{/if}
         <button type="button" class="plain" disabled={bench.items.length >= 12} onclick={() => bench.duplicate()}
             >copy</button
         >

@@ -69,9 +69,40 @@
                 oninput={changed}
             /> times the length;
         {/if}
-        <select class="slot small" aria-label="Eyes" bind:value={bench.fields.gaze} onchange={changed}
-            >{@render options(choices.gazes)}</select
-        >.
+        {#if technique.starts.length > 1}
+            it begins <select
+                class="slot small"
+                aria-label="It begins"
+                bind:value={bench.fields.start}
+                onchange={changed}>{@render options(technique.starts)}</select
+            >;
+        {/if}
+        <input
+            class="slot small"
+            aria-label="Bells before it"
+            inputmode="numeric"
+            bind:value={bench.fields.bells_first}
+            oninput={changed}
+        />
+        bells before it; it ends
+        <select
+            class="slot small"
+            aria-label="It ends"
+            bind:value={
+                () => bench.fields.ending ?? '',
+                (value) => {
+                    bench.fields.ending = value === '' ? null : value;
+                }
+            }
+            onchange={changed}>{@render options(choices.endings)}</select
+        >,
+        <input
+            class="slot small"
+            aria-label="Bells at the end"
+            inputmode="numeric"
+            bind:value={bench.fields.bells_last}
+            oninput={changed}
+        /> bells at the end.
     </div>
     {#if school}
         <p class="text-[0.8125rem] leading-snug text-muted">

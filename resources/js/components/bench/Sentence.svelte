@@ -1,6 +1,7 @@
 <script lang="ts">
     import type { BenchChoices, TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
+    import Things from './Things.svelte';
 
     type Typed = 'ratio' | 'count_length' | 'breaths' | 'minutes' | 'times_a_day' | 'use_when' | 'daily_most';
 
@@ -38,11 +39,6 @@
         step(field, event.key === 'ArrowUp' ? by : -by);
     }
 
-    function toggleProp(value: string): void {
-        const props = bench.fields.props;
-        bench.set({ props: props.includes(value) ? props.filter((each) => each !== value) : [...props, value] });
-    }
-
     /** In the order in which their problems are told. */
     const FIELDS = [
         'ratio',
@@ -55,7 +51,13 @@
         'times_a_day',
         'use_when',
         'daily_most',
+        'hands',
+        'start',
+        'ending',
+        'bells_first',
+        'bells_last',
         'props',
+        'own_prop',
         'technique',
         'own_name',
         'school',
@@ -109,7 +111,7 @@
 {/snippet}
 
 {#snippet choice(
-    field: 'position' | 'route_in' | 'route_out' | 'effort',
+    field: 'position' | 'hands' | 'route_in' | 'route_out' | 'effort' | 'gaze',
     label: string,
     items: { value: string; label: string }[],
 )}
@@ -170,11 +172,17 @@
         'effort',
         'Size and effort',
         choices.efforts.filter((each) => technique.efforts.includes(each.value)),
-    )}, {@render choice('position', 'Position', technique.positions)}, in by {@render choice(
-        'route_in',
-        'In by',
-        choices.routes_in,
-    )}, out by {@render choice('route_out', 'Out by', technique.routes_out)},
+    )}, {@render choice('position', 'Position', technique.positions)}, hands {@render choice(
+        'hands',
+        'Hands',
+        bench.mine.hands,
+    )},
+    {#if technique.routes_out.length > 0}in by {@render choice('route_in', 'In by', technique.routes_in)}, out by {@render choice(
+            'route_out',
+            'Out by',
+            technique.routes_out,
+        )},{/if}
+    {@render choice('gaze', 'Eyes', choices.gazes)},
     <select
         class="slot"
         aria-label="Planned or as needed"
@@ -196,19 +204,7 @@
 <div class="min-h-6">
     {#each FIELDS as field (field)}{@render wrong(field)}{/each}
 </div>
-<p class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.925rem]">
-    <span class="text-muted">With</span>
-    {#each choices.props as prop (prop.value)}
-        <label class="flex cursor-pointer items-center gap-1.5">
-            <input
-                type="checkbox"
-                class="size-5 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
-                checked={bench.fields.props.includes(prop.value)}
-                onchange={() => toggleProp(prop.value)}
-            />{prop.label}
-        </label>
-    {/each}
-</p>
+<Things {bench} {choices} />
 
 <style>
     .stepped {

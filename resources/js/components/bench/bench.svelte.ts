@@ -15,6 +15,9 @@ const PAUSE_MS = 140;
 /** What is typed without a longer pause is undone together. */
 const STEP_MS = 700;
 
+/** Fields that follow from others where they no longer fit. */
+const FOLLOWING = ['hands', 'props', 'gaze', 'start', 'route_in'] as const;
+
 function without<T>(record: Record<string, T>, keys: string[]): Record<string, T> {
     return Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 }
@@ -28,6 +31,8 @@ export class Bench {
     /** What stands between typing and its answer. */
     state = $state<'answered' | 'asking' | 'unreachable'>('answered');
     trouble = $state('');
+    /** What left and came when the position last changed. */
+    carried = $state.raw<{ id: string; left: string[]; came: string[] } | null>(null);
     /** The drawing while one of its phases is dragged. */
     frozen = $state.raw<RidgeShape | null>(null);
     canUndo = $state(false);
@@ -86,6 +91,7 @@ export class Bench {
             changes.technique === undefined || changes.technique === this.fields.technique
                 ? this.fields.parameters
                 : {};
+        this.carried = null;
         Object.assign(this.fields, { parameters, ladder: null }, $state.snapshot(changes));
         this.typed();
         this.step();
@@ -98,6 +104,7 @@ export class Bench {
     }
 
     choose(technique: TechniqueChoice): void {
+        this.carried = null;
         this.step();
         this.startAfresh(technique.defaults);
     }
@@ -280,7 +287,7 @@ export class Bench {
         const sent = { ...this.fresh };
         try {
             const items = $state.snapshot(this.items).map((item) => sent[item.id] ?? item);
-            const counts = Object.fromEntries(items.map((item) => [item.id ?? '', JSON.stringify(item.counts)]));
+            const asked = Object.fromEntries(items.map((item) => [item.id ?? '', item]));
             const answer = await sendJson<BenchAnswer>(
                 `${this.url}/answer`,
                 'POST',
@@ -290,8 +297,7 @@ export class Bench {
             if (turn !== this.turn) return;
             this.answer = answer;
             // What was typed while the answer was under way is not overwritten by the defaults.
-            for (const each of answer.items)
-                this.adopt(each, each.id in sent && each.id in this.fresh, counts[each.id]);
+            for (const each of answer.items) this.adopt(each, each.id in sent && each.id in this.fresh, asked[each.id]);
             this.fresh = without(this.fresh, Object.keys(sent));
             if (!this.stepTimer) this.past.amend(JSON.stringify(this.draft()));
             this.state = 'answered';
@@ -302,19 +308,33 @@ export class Bench {
         }
     }
 
-    /** @param counts as they were sent: those that were dragged further meanwhile wait for their own answer */
-    private adopt(answer: ItemAnswer, isFresh: boolean, counts: string | undefined): void {
+    /** @param asked as it was sent: what was changed further meanwhile waits for its own answer */
+    private adopt(answer: ItemAnswer, isFresh: boolean, asked: Partial<DraftFields> | undefined): void {
         const at = this.items.findIndex((item) => item.id === answer.id);
         const item = this.items[at];
         if (!item) return;
         if (isFresh) this.items[at] = $state.snapshot(answer.fields);
         else {
             if (!answer.errors.times_a_day && !item.as_needed) item.anchors = $state.snapshot(answer.fields.anchors);
-            if (item.counts && JSON.stringify(item.counts) === counts) {
+            if (item.counts && JSON.stringify(item.counts) === JSON.stringify(asked?.counts)) {
                 item.ratio = answer.fields.ratio;
                 delete item.counts;
             }
             this.complete(item, answer.fields);
+            if (asked) this.follow(item, answer.fields, asked);
         }
+    }
+
+    /** What goes with the position or the technique is as PHP took it, and it is said what left and came. */
+    private follow(mine: DraftFields, theirs: DraftFields, asked: Partial<DraftFields>): void {
+        if (mine.kind === 'routine') return;
+        const { props } = mine;
+        for (const field of FOLLOWING) {
+            if (JSON.stringify(mine[field]) !== JSON.stringify(asked[field]) || theirs[field] === undefined) continue;
+            Object.assign(mine, { [field]: $state.snapshot(theirs[field]) });
+        }
+        const left = props.filter((each) => !mine.props.includes(each));
+        const came = mine.props.filter((each) => !props.includes(each));
+        if (left.length + came.length > 0) this.carried = { id: mine.id, left, came };
     }
 }

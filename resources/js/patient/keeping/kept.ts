@@ -40,11 +40,19 @@ export async function fetchPage<K extends keyof Pages>(
     await outbox.forgetDelivered(delivered);
 }
 
+function isOfAnEarlierVersion<K extends keyof Pages>(name: K, page: Pages[K]): boolean {
+    if (name === 'today') {
+        const { rules, items } = page as Partial<Bundle>;
+        return !rules || Object.values(items ?? {}).some((each) => each.some((item) => !('told' in item)));
+    }
+    if (name === 'needed') return !('told' in ((page as Partial<NeededData>).item ?? {}));
+    return name === 'sheet' && (page as SheetData).items.some((item) => !('told' in item));
+}
+
 /** A copy that an earlier version of these pages has kept lacks what is needed now: it is fetched anew. */
 export async function keptPage<K extends keyof Pages>(name: K): Promise<Pages[K] | null> {
     const page = await store.kept<Pages[K]>(name);
-    const isOld = (name === 'today' || name === 'needed') && page !== null && !('rules' in (page as object));
-    return isOld ? null : page;
+    return page !== null && isOfAnEarlierVersion(name, page) ? null : page;
 }
 
 /** Milliseconds by which the server's clock is ahead of this device's. */

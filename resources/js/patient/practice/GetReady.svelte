@@ -1,6 +1,7 @@
 <script lang="ts">
     import { onMount } from 'svelte';
     import Ridge from '../../shared/Ridge.svelte';
+    import Told from '../Told.svelte';
     import Join from './Join.svelte';
     import { ridgeWords, t } from '../words';
     import type { Playable, TodayItem } from '../types';
@@ -19,20 +20,9 @@
     let joining = $state(false);
     onMount(() => button?.focus());
 
-    const lines = $derived([
-        t(item.position) +
-            (item.props.length > 0
-                ? ` ${t('patient.practice.with', { props: item.props.map((prop) => t(prop)).join(', ') })}`
-                : ''),
-        t(item.hands),
-        `${t(item.size)} ${t(item.gaze)}`,
-        ...item.right.map((key) => t(key)),
-        ...(item.holds ? [t('patient.practice.holds')] : []),
-        ...(item.feels.length > 0
-            ? [t('patient.practice.feels', { what: item.feels.map((key) => t(key)).join(' ') })]
-            : []),
-        ...(item.steps.length > 0 ? [item.steps.map((step) => t(step)).join(' → ')] : []),
-    ]);
+    /** What was agreed about days and times stands on Today and on the sheet. */
+    const LATER = ['why', 'when', 'least', 'length'];
+    const parts = $derived(item.told.filter((each) => !LATER.includes(each.part)));
 </script>
 
 <main>
@@ -42,13 +32,8 @@
     </div>
     <Ridge words={ridgeWords()} shape={played.ridge} width={350} height={80} label={t(item.name)} />
     {#if isShort}<p class="muted">{t('patient.practice.short')}</p>{/if}
-    <ul class="lines">
-        {#each lines as line (line)}<li>{line}</li>{/each}
-    </ul>
-    <p class="small muted">
-        {t(item.careful ? 'patient.practice.stop-any-time-careful' : 'patient.practice.stop-any-time')}
-        {t('patient.practice.never')}
-    </p>
+    <Told {parts} />
+    <p class="small muted">{t('patient.practice.never')}</p>
     {#if joining}<Join onready={onstart} />
     {:else if item.joining && !isShort}<button
             type="button"

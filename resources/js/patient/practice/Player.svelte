@@ -2,6 +2,7 @@
     export interface Progress {
         breathsDone: number;
         exerciseMs: number;
+        steps: StepDone[];
         openMs: number[];
         enoughStep: number | null;
         tempo: number | null;
@@ -16,11 +17,13 @@
     import Ridge from '../../shared/Ridge.svelte';
     import { toneOf } from '../../shared/ridge';
     import { buzz } from '../../player/buzz';
-    import { PlayerEngine, type Moment, type Voice } from '../../player/engine';
+    import { PlayerEngine, type Moment } from '../../player/engine';
+    import type { StepDone } from '../../player/progress';
+    import type { Voice } from '../../player/speaking';
     import { phrase, stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
     import type { Cue } from '../../shared/timeline';
-    import { ridgeWords, t } from '../words';
+    import { ridgeWords, t, told } from '../words';
     import type { Settings } from '../keeping/settings';
     import HelpCard from '../HelpCard.svelte';
     import type { Help, Playable, Rules, TodayItem } from '../types';
@@ -84,7 +87,23 @@
     const stage = $derived(stageOf(moment, played.timeline, played.ridge, isStill));
     const isOpen = $derived(cue !== null && cue.greatest !== null);
     const tone = $derived(cue ? toneOf(cue.kind) : 'rest');
-    const word = $derived(cue ? phrase(cue, t) : t('cue.lead-in'));
+    /** A step of a routine, while it is taught before it is led. */
+    const taught = $derived(
+        moment?.segment.role === 'teach'
+            ? (item.taught.find((each) => each.step === moment?.cue.place.step) ?? null)
+            : null,
+    );
+    const word = $derived(
+        taught && cue
+            ? (taught.told.find((each) => each.key === cue.instruction)?.text ?? '')
+            : cue
+              ? phrase(cue, t)
+              : t('cue.lead-in'),
+    );
+    /** What right looks like, of the present step. */
+    const criterion = $derived(
+        item.taught.find((each) => each.step === cue?.place.step)?.told.at(-1)?.text ?? told(item, 'right')[0] ?? '',
+    );
     const isExercise = $derived(moment?.segment.role === 'exercise');
     const shown = $derived(stage.wordKey === null ? stage.number : t(stage.wordKey));
     /** Breaths to come, fewer when the patient has said that it is enough. */
@@ -303,7 +322,7 @@
         </div>
     {/if}
     <div class="pace">
-        <p class="word {tone}" data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>
+        <p class="word {tone}" class:taught={taught !== null} data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>
             {isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}
         </p>
         <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>
@@ -321,12 +340,15 @@
         </div>
     </div>
     <p class="small muted hint">
-        {item.right[0] ? t(item.right[0]) : ''}
+        {taught ? '' : criterion}
         {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
     </p>
     <div class="foot stack">
         {#if canBeEnough}<button type="button" class="button second" onclick={enough}
                 >{t('patient.practice.enough')}</button
+            >{/if}
+        {#if taught}<button type="button" class="button second" onclick={() => engine.skip()}
+                >{t('patient.practice.skip-teaching')}</button
             >{/if}
         {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space"
                 >{t('patient.practice.tap')}</button
@@ -398,6 +420,11 @@
         min-height: 2.4em;
         display: flex;
         align-items: end;
+    }
+    .word.taught {
+        font-size: 1.5rem;
+        min-height: 4.8em;
+        align-items: start;
     }
     .word.inhale {
         color: var(--reed);

@@ -1,12 +1,14 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../keeping/outbox';
-    import type { Voice } from '../../player/engine';
+    import { endingAtNight, isAtNight } from '../../player/night';
+    import type { Voice } from '../../player/speaking';
     import { secondLooks } from '../keeping/secondLooks';
     import { settings } from '../keeping/settings';
     import { unclaimed } from '../keeping/unclaimed';
     import { voiceFor } from '../voice';
     import After, { type Ratings } from './After.svelte';
+    import Asleep from './Asleep.svelte';
     import GetReady from './GetReady.svelte';
     import Player, { type Progress } from './Player.svelte';
     import Rating from './Rating.svelte';
@@ -24,11 +26,16 @@
         onleave: () => void;
     }
 
-    let { item, played, isShort, slot, of, onrecover, onleave }: Props = $props();
+    let { item, played: whole, isShort, slot, of, onrecover, onleave }: Props = $props();
+
+    const atNight = untrack(() => isAtNight(slot?.anchor ?? null, new Date().getHours()));
+    const played = $derived(atNight && item.night ? endingAtNight(whole, item.night) : whole);
+    /** Falling asleep is welcome: afterwards the screen is dark. */
+    const endsInSleep = $derived(item.quiet && (atNight || item.night === null));
 
     const LEAST_S = 5;
 
-    let step = $state<'before' | 'ready' | 'play' | 'stopped' | 'after'>('before');
+    let step = $state<'before' | 'ready' | 'play' | 'asleep' | 'stopped' | 'after'>('before');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
         uuid: newId(),
@@ -44,6 +51,7 @@
         recovered_after_s: null,
         interruptions: 0,
         open_ms: null,
+        steps_done: null,
         enough_step: null,
         tempo: null,
         before: null,
@@ -70,7 +78,8 @@
         // The click that starts is what lets the browser make sound.
         context = new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
-        voice = settings().voice > 0 ? await voiceFor(context).catch(() => null) : null;
+        const level = settings().voice;
+        voice = level > 0 ? await voiceFor(context, item, level).catch(() => null) : null;
         log.started_at = new Date().toISOString();
         step = 'play';
     }
@@ -78,6 +87,14 @@
     function progressed(done: Progress): void {
         log.breaths_done = done.breathsDone;
         log.seconds_done = Math.floor(done.exerciseMs / 1000);
+        log.steps_done =
+            item.taught.length > 0
+                ? done.steps.map((each) => ({
+                      step: each.step,
+                      breaths: each.breaths,
+                      seconds: Math.floor(each.ms / 1000),
+                  }))
+                : null;
         log.enough_step = done.enoughStep;
         log.tempo = done.tempo;
         log.open_ms = done.openMs.length > 0 ? [...done.openMs] : null;
@@ -92,7 +109,8 @@
     function ended(): void {
         void context?.close();
         keepSoFar(log);
-        afterwards();
+        if (endsInSleep) step = 'asleep';
+        else afterwards();
     }
 
     function stopped(): void {
@@ -202,6 +220,8 @@
         onend={ended}
         onstop={stopped}
     />
+{:else if step === 'asleep'}
+    <Asleep onwake={afterwards} />
 {:else if step === 'stopped'}
     <Stopped
         help={of.help}

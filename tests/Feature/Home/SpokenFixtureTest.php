@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Home;
+
+use App\Language\Told;
+use Illuminate\Support\Facades\File;
+use IvoryPace\Breath\CueKind;
+use IvoryPace\Breath\Timeline\Cue;
+use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Exercise\Length;
+use IvoryPace\Exercise\Technique;
+use IvoryPace\Exercise\Told\Spoken;
+use IvoryPace\Programme\DraftReader;
+use Tests\TestCase;
+
+/**
+ * What the core says of each cue, as the player's own computation is held to it. Written anew with WRITE_SNAPSHOTS=1; the
+ * front tests read the same file.
+ */
+final class SpokenFixtureTest extends TestCase
+{
+    private const FILE = __DIR__.'/../../front/spoken.json';
+
+    public function test_the_fixture_says_what_the_core_says(): void
+    {
+        $now = json_encode([
+            'buzz' => array_combine(
+                array_map(fn (CueKind $kind) => $kind->value, CueKind::cases()), array_map(Spoken::buzz(...), CueKind::cases()),
+            ),
+            'techniques' => array_values(array_map($this->technique(...), Catalogue::all())),
+        ], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        if (getenv('WRITE_SNAPSHOTS') === '1') {
+            File::put(self::FILE, $now);
+        }
+
+        $this->assertTrue(File::get(self::FILE) === $now, 'The player is held to another file: WRITE_SNAPSHOTS=1 writes it anew.');
+    }
+
+    /** @return array<string, mixed> a technique, as short as it can be, with what may be said of each cue */
+    private function technique(Technique $technique): array
+    {
+        $least = [
+            'steps' => 2, 'from' => 120, 'list' => 3, 'let-go' => 2, 'seconds' => 2, 'groups' => 3, 'times' => 1, 'rounds' => 1, 'retention' => 10,
+            'start' => 3, 'top' => 3, 'free' => 1,
+        ];
+        $item = DraftReader::read([
+            'technique' => $technique->key, ...($technique->isOwn ? ['own_name' => 'Own'] : []),
+            'breaths' => $technique->countsRepeats() ? 3 : null, 'minutes' => $technique->length === Length::Minutes ? 1 : null,
+            'parameters' => array_intersect_key($least, $technique->parameters), 'ending' => 'slow',
+        ], 'x')->item;
+        $this->assertNotNull($item, $technique->key);
+        $timeline = $item->timeline();
+
+        return [
+            'key' => $technique->key,
+            'timeline' => $timeline,
+            'shown' => array_map(Told::shown(...), $timeline->cues()),
+            'lines' => array_map(fn (Cue $cue) => array_map(Told::inWords(...), Spoken::lines($cue)), $timeline->cues()),
+        ];
+    }
+}
