@@ -7,7 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Assessment\Measure;
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 
 /**
  * One value, with how it was measured. It is never changed: a wrong one is followed by a right one.

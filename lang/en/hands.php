@@ -18,7 +18,7 @@ return [
     'as-you-like' => 'Rest your hands where they are at ease.',
     'in-the-lap' => 'Rest your hands in your lap.',
     'on-the-knees' => 'Rest your hands on your knees.',
-    'beside-you' => 'Let your arms lie beside you.',
+    'beside-you' => 'Rest your arms beside you.',
     'hang' => 'Let your arms hang.',
     'swing' => 'Let your arms swing.',
     'under-forehead' => 'Rest your head on the backs of your hands.',

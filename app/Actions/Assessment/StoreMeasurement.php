@@ -18,7 +18,7 @@ use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Taken;
 use IvoryPace\Assessment\Taking;
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Fields;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\UrgentValues;

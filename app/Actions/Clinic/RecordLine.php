@@ -7,9 +7,9 @@ namespace App\Actions\Clinic;
 use App\Models\Practitioner;
 use App\Models\VoiceClip;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Exercise\Told\Script;
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\VoiceClip as Clip;
-use IvoryPace\Signal\VoiceScript;
 
 /** Keeps a line in a practitioner's own voice, cut, levelled and no longer than fits; a new one takes the place of the old. */
 final class RecordLine
@@ -17,7 +17,7 @@ final class RecordLine
     /** @throws ValidationException with what to do about it */
     public function __invoke(Practitioner $by, string $line, string $wav): VoiceClip
     {
-        $longest = VoiceScript::lines()[$line] ?? throw ValidationException::withMessages(['line' => 'There is no such line to record.']);
+        $longest = Script::lines()[$line] ?? throw ValidationException::withMessages(['line' => 'There is no such line to record.']);
         try {
             $clip = Clip::fromWav($wav, $longest);
         } catch (InvalidValue $problem) {

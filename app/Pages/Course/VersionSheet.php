@@ -10,7 +10,7 @@ use App\Models\FindingReason;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
-use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Programme\Goal;
 

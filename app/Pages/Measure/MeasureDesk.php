@@ -10,7 +10,7 @@ use App\Models\Patient;
 use App\Pages\Shared\ScreeningForm;
 use IvoryPace\Assessment\EarlyWarning;
 use IvoryPace\Assessment\Measure;
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 
 /** Everything that stands on the desk when a patient is measured. */
 final class MeasureDesk

@@ -8,6 +8,7 @@ use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\CountLength;
 use IvoryPace\Breath\Counts;
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Ladder\Ladder;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;

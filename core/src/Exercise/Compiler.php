@@ -9,6 +9,7 @@ use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Recipes\Cues;
 use WeakMap;
 

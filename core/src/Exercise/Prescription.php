@@ -10,6 +10,10 @@ use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
 use IvoryPace\Breath\Timeline\Retiming;
 use IvoryPace\Breath\Ventilation;
+use IvoryPace\Exercise\Body\Gaze;
+use IvoryPace\Exercise\Body\Hands;
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise;
 
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Body\Prop;
 
 /** A prescription as plain fields, the form in which it is stored and edited; {@see PrescriptionReader} reads it back. */
 final class PrescriptionFields

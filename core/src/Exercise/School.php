@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Exercise;
 
 use IvoryPace\Breath\Counting;
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Ladder\LadderAxis;
 

@@ -6,6 +6,9 @@ namespace IvoryPace\Exercise;
 
 use IvoryPace\Breath\Counting;
 use IvoryPace\Breath\Phase;
+use IvoryPace\Exercise\Body\Hands;
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Ladder\Climb;
 
 /**

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace IvoryPace\Programme;
 
 use IvoryPace\Calendar\Weekday;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Prescription;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Numbers;
 
 /** What changes from one version of a programme to the next, item by item. */

@@ -11,26 +11,20 @@ final class UsualAnchors
 {
     private const OF_A_TIME = [
         'waking' => [Anchor::Waking],
-        'breaks' => [Anchor::MidMorning, Anchor::Afternoon],
+        'breaks' => [Anchor::Lunch, Anchor::MidMorning],
         'meals' => [Anchor::BeforeBreakfast, Anchor::Lunch, Anchor::EveningMeal],
         'evening' => [Anchor::Evening],
         'lights-out' => [Anchor::LightsOut],
     ];
 
-    /** @return list<Anchor> the first of each of its times, then the further ones */
+    /** @return list<Anchor> the most usual first */
     public static function of(Technique $technique): array
     {
-        $times = array_map(
+        $anchors = array_merge([], ...array_map(
             fn (string $key) => self::OF_A_TIME[substr($key, (int) strrpos($key, '.') + 1)] ?? [], $technique->teaching->times,
-        );
-        $anchors = [];
-        for ($nth = 0; $nth < max([0, ...array_map(count(...), $times)]); $nth++) {
-            foreach ($times as $ofTime) {
-                array_push($anchors, ...array_slice($ofTime, $nth, 1));
-            }
-        }
+        ));
 
-        return $anchors;
+        return array_values(array_filter(Anchor::byPriority([]), fn (Anchor $anchor) => in_array($anchor, $anchors, true)));
     }
 
     /** True where it may end the day. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\PrescriptionFields;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\Flag;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety;
 
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Programme\Draft;
 use IvoryPace\Programme\DraftReader;

@@ -45,7 +45,7 @@ final class DraftReaderTest extends TestCase
         $draft = DraftReader::read(['technique' => 'extended-exhale', 'times_a_day' => 3, 'anchors' => $anchors], 'x');
 
         self::assertNotNull($draft->item);
-        self::assertSame(['waking', 'mid-morning', 'lights-out'], array_column($draft->fields['anchors'], 'anchor'));
+        self::assertSame(['waking', 'lunch', 'lights-out'], array_column($draft->fields['anchors'], 'anchor'));
         self::assertSame(['11:00', [1, 2, 3]], [$draft->fields['anchors'][0]['from'], $draft->fields['anchors'][0]['days']]);
     }
 

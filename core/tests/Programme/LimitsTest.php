@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Programme;
 
 use IvoryPace\Calendar\PatientDay;
-use IvoryPace\Exercise\Prop;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\Routine\StepKind;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Catalogue;
-use IvoryPace\Exercise\Position;
 use IvoryPace\Health\Flag;
 use IvoryPace\Safety\Cautions;
 use IvoryPace\Safety\Level;

@@ -6,9 +6,9 @@ namespace IvoryPace\Tests\Safety;
 
 use IvoryPace\Assessment\SaturationFall;
 use IvoryPace\Breath\ComfortableLimits;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Position;
 use IvoryPace\Health\Flag;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Safety;
 
+use IvoryPace\Exercise\Body\Gaze;
 use IvoryPace\Exercise\Catalogue;
-use IvoryPace\Exercise\Gaze;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Health\Flag;

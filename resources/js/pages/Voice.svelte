@@ -3,10 +3,11 @@
     import { onMount, untrack } from 'svelte';
     import Room from '../components/Room.svelte';
     import { formToken, Refusal, sendJson } from '../shared/http';
+    import { plural } from '../shared/format';
     import { Recorder, wav } from '../lib/recorder';
     import type { KeptLine, VoiceLine, VoiceProps } from '../types/props';
 
-    let { lines }: VoiceProps = $props();
+    let { lines, running }: VoiceProps = $props();
 
     /** The microphone hears a little more than fits, so that what is too long can be told. */
     const BEFORE_AND_AFTER_S = 1.2;
@@ -22,12 +23,28 @@
     let context: AudioContext | null = null;
 
     const done = $derived(lines.filter((each) => kept[each.line]).length);
-    const next = $derived(lines.find((each) => !kept[each.line]) ?? null);
-    const groups = $derived([
-        { title: 'Numbers', lines: lines.filter((each) => each.line.startsWith('number.')) },
-        { title: 'Words', lines: lines.filter((each) => !each.line.startsWith('number.') && each.longest_s < 2) },
-        { title: 'Instructions', lines: lines.filter((each) => each.longest_s >= 2) },
-    ]);
+    /** Exercises of running programmes in which everything is said in this voice. */
+    const speaking = $derived(running.filter((needs) => needs.every((line) => kept[line])).length);
+    /** What they still need, the line first that most of them use. */
+    const needed = $derived(
+        lines.filter((each) => each.used > 0 && !kept[each.line]).sort((one, other) => other.used - one.used),
+    );
+    const next = $derived(needed[0] ?? lines.find((each) => !kept[each.line]) ?? null);
+    const isNumber = (each: VoiceLine): boolean => each.line.startsWith('number.');
+    const rest = $derived(lines.filter((each) => each.used === 0 && !kept[each.line]));
+    const groups = $derived(
+        [
+            { title: 'What your running programmes need', lines: needed, isOpen: true },
+            { title: 'Recorded', lines: lines.filter((each) => kept[each.line]), isOpen: true },
+            { title: 'Other numbers', lines: rest.filter(isNumber), isOpen: false },
+            {
+                title: 'Other words',
+                lines: rest.filter((each) => !isNumber(each) && each.longest_s < 2),
+                isOpen: false,
+            },
+            { title: 'Other sentences', lines: rest.filter((each) => each.longest_s >= 2), isOpen: false },
+        ].filter((group) => group.lines.length > 0),
+    );
 
     onMount(() => () => {
         clearTimeout(timer);
@@ -108,9 +125,15 @@
             <p class="mt-2">
                 Say each line once, in the calm voice that you use in the room. It is cut to what was said and brought
                 to one loudness. On your patients’ devices it takes the place of the tone, on the beat; where a line is
-                missing, the tone stays.
+                missing, the device says it, or the tone stays.
             </p>
             <p class="mt-2 text-muted">{done} of {lines.length} recorded. Only your own patients hear it.</p>
+            {#if running.length > 0}<p class="mt-2">
+                    {speaking} of {plural(running.length, 'running exercise', 'running exercises')} speak with your voice
+                    alone{needed.length > 0
+                        ? `; ${plural(needed.length, 'more line', 'more lines')} and every one does`
+                        : ''}.
+                </p>{/if}
             {#if next}
                 <p class="mt-5 text-sm text-muted">Next line</p>
                 <p class="font-serif text-[2rem] font-semibold">{next.text}</p>
@@ -127,19 +150,24 @@
                     “{lines.find((each) => each.line === trouble?.line)?.text}”: {trouble.text}
                 </p>{/if}
         </section>
-        <div class="grid gap-6 md:grid-cols-3">
+        <div>
             {#each groups as group (group.title)}
-                <section>
-                    <h2 class="mb-1 text-[1.15rem]">{group.title}</h2>
-                    <ul>
+                <details open={group.isOpen} class="mb-4">
+                    <summary class="cursor-pointer"
+                        ><h2 class="inline text-[1.15rem]">{group.title}</h2>
+                        <span class="text-sm text-muted">{group.lines.length}</span></summary
+                    >
+                    <ul class="mt-1 gap-x-8 md:columns-2">
                         {#each group.lines as line (line.line)}
                             {@const clip = kept[line.line]}
-                            <li class="border-t border-rule py-1.5">
+                            <li class="break-inside-avoid border-t border-rule py-1.5">
                                 <span class="flex items-baseline justify-between gap-2"
                                     ><strong>{line.text}</strong><span class="text-sm whitespace-nowrap text-muted"
                                         >{clip
                                             ? `${(clip.ms / 1000).toFixed(2)} s`
-                                            : `at most ${line.longest_s} s`}</span
+                                            : `at most ${line.longest_s} s`}{line.used > 0
+                                            ? `, in ${plural(line.used, 'exercise', 'exercises')}`
+                                            : ''}</span
                                     ></span
                                 >
                                 <span class="flex gap-3 text-sm">
@@ -174,7 +202,7 @@
                             </li>
                         {/each}
                     </ul>
-                </section>
+                </details>
             {/each}
         </div>
     </div>

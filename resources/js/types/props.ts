@@ -159,6 +159,8 @@ export interface VoiceLine {
     line: string;
     text: string;
     longest_s: number;
+    /** In so many running exercises. */
+    used: number;
     kept: KeptLine | null;
 }
 
@@ -169,6 +171,8 @@ export interface VersionProps {
 
 export interface VoiceProps {
     lines: VoiceLine[];
+    /** Of each exercise in a running programme, the lines that it says. */
+    running: string[][];
 }
 
 /** What is looked for in the Caseload. */

@@ -64,7 +64,7 @@ final class ExercisesTest extends TestCase
                 self::assertSame([], $by['weight-on-belly']['possible']);
                 self::assertSame(['reclined'], $by['rounds-retention']['possible']);
                 self::assertSame('needs-reason', $by['rounds-retention']['finding']['level']);
-                self::assertSame(['seated', 'standing'], $by['full-exhale']['possible']);
+                self::assertSame(['seated', 'cross-legged', 'standing'], $by['full-exhale']['possible']);
 
                 return true;
             }));
@@ -118,7 +118,7 @@ final class ExercisesTest extends TestCase
         [, $credential] = $this->device();
         auth()->forgetGuards();
         $item = $this->fromDevice($credential)->todayOnDevice()['items'][0];
-        self::assertSame(['Harbour breath', ['The jaw hangs.']], [$item['name'], $item['right']]);
+        self::assertSame(['Harbour breath', ['The jaw hangs.']], [$item['name'], collect($item['told'])->firstWhere('part', 'right')['texts'] ?? null]);
     }
 
     public function test_another_breath_of_the_clinic_is_another_exercise(): void
@@ -139,7 +139,7 @@ final class ExercisesTest extends TestCase
         $answer = $this->postJson("/patients/{$this->patient->id}/bench/answer", ['school' => 'rib-mechanics', 'items' => [['technique' => 'extended-exhale']]])->assertOk();
 
         self::assertSame(['full', 'seated'], [$answer->json('items.0.fields.effort'), $answer->json('items.0.fields.position')]);
-        self::assertContains('The ribs widen on all sides and come back.', $answer->json('items.0.right'));
+        self::assertContains('The ribs widen on all sides and come back.', collect($answer->json('items.0.told'))->firstWhere('part', 'right')['texts'] ?? []);
         $this->postJson("/patients/{$this->patient->id}/bench/answer", ['items' => [['technique' => 'square', 'school' => 'none']]])->assertJsonPath('items.0.errors.school', 'Choose one of the list.');
     }
 

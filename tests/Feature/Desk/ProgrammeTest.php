@@ -40,7 +40,9 @@ final class ProgrammeTest extends TestCase
         $items = $today['items'];
         self::assertSame([null, null, 'breath is short'], array_map(fn (array $item) => $item['as_needed']['use_when'] ?? null, $items));
         self::assertSame('The end of a shift', $items[1]['name']);
-        self::assertSame(['exercise.shoulder-rolls.name', 'exercise.extended-exhale.name', 'exercise.noticing.name'], $items[1]['steps']);
+        self::assertSame(['exercise.shoulder-rolls.name', 'exercise.extended-exhale.name', 'exercise.noticing.name'], array_column($items[1]['taught'], 'name'));
+        self::assertSame([1, 2, 4], array_column($items[1]['taught'], 'step'));
+        self::assertContains('Breathe in and out by the nose.', array_column($items[1]['taught'][1]['told'], 'text'));
         self::assertCount(3, $today['slots'], '2 + 1 planned, none as needed');
 
         $this->outbox('practice', $this->practiceLog($version, ['lineage' => $version->items[1]->lineage, 'breaths_done' => 8, 'seconds_done' => 100]))->assertStored();

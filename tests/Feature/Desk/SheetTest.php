@@ -29,7 +29,7 @@ final class SheetTest extends TestCase
         $text = $this->text($pdf);
         foreach ([
             $this->patient->name, 'Longer breath out', 'Für die Treppe – “easy”.', '12 breaths', 'On waking 05:30–09:00', 'Lights out', 'A stroke for each',
-            'On a bad day at least 6 breaths', 'in 4', 'out 5', 'rest 1', 'Stop when you get dizzy', 'Get help for chest pain', 'Sit with both feet on the floor',
+            'On a bad day', 'at least 6 breaths', 'in 4', 'out 5', 'rest 1', 'Stop when you get dizzy', 'Get help for chest pain', 'Sit with both feet on the floor', 'Breathe in and out by the nose.', 'Lay one hand on your upper chest',
         ] as $words) {
             self::assertStringContainsString($words, $text);
         }

@@ -157,8 +157,8 @@ final class PatientPagesTest extends TestCase
     {
         $sheet = $this->unlock()->getJson('/api/v1/sheet')->assertOk()->json('sheet');
         self::assertSame('Longer breath out', $sheet['items'][0]['name']);
-        self::assertCount(6, $sheet['cautions']);
-        self::assertStringContainsString('harmless', implode(' ', $sheet['cautions']), 'what may be felt stands beside Stop');
+        self::assertCount(4, $sheet['cautions']);
+        self::assertSame(['position', 'hands', 'with', 'breath', 'eyes', 'right', 'felt', 'stop', 'length', 'when', 'least'], array_column($sheet['items'][0]['told'], 'part'), 'what may be felt stands beside Stop');
         self::assertArrayNotHasKey('patient', $sheet);
         self::assertStringStartsWith('%PDF', (string) $this->get('/api/v1/sheet.pdf')->assertOk()->getContent());
     }

@@ -88,7 +88,7 @@ final class CommandsTest extends TestCase
         yield 'no limit' => ['breath:fit', ['notation' => '4:5'], 'measure inhale, hold or exhale first'];
         yield 'does not suit' => ['breath:fit', ['notation' => '4:7:8', '--hold' => '2'], 'does not suit these limits yet'];
         yield 'technique' => ['breath:exercise', ['key' => 'levitation'], 'no technique'];
-        yield 'parameter' => ['breath:exercise', ['key' => 'even', '--set' => ['steps=99']], 'outside 1 to 6'];
+        yield 'parameter' => ['breath:exercise', ['key' => 'even', '--set' => ['steps=99']], 'outside 1 to 7'];
         yield 'setting' => ['breath:exercise', ['key' => 'even', '--set' => ['wings=2']], 'no “wings” to set'];
         yield 'no value' => ['breath:exercise', ['key' => 'even', '--set' => ['steps']], 'name=value'];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Clinic;
 
 use App\Actions\Clinic\RecordLine;
+use App\Catalogue\VoiceScript;
 use App\Models\Practitioner;
 use App\Models\VoiceClip;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -13,24 +14,29 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Inertia\Inertia;
 use Inertia\Response as Page;
-use IvoryPace\Signal\VoiceScript;
 
 /** A practitioner's own voice: each line is recorded, heard and recorded anew by its owner only. */
 final class VoiceController
 {
     public function show(#[CurrentUser] Practitioner $practitioner): Page
     {
-        $clips = VoiceClip::query()->where('practitioner_id', $practitioner->id)->limit(200)->get(['line', 'ms', 'loudness', 'hash'])
-            ->keyBy('line');
+        $clips = VoiceClip::query()->where('practitioner_id', $practitioner->id)->limit(VoiceScript::MOST_CLIPS)
+            ->get(['line', 'ms', 'loudness', 'hash'])->keyBy('line');
+        $running = VoiceScript::running($practitioner);
+        $used = array_count_values(array_merge([], ...$running));
 
-        return Inertia::render('Voice', ['lines' => array_map(fn (string $line, float $longest) => [
-            'line' => $line,
-            'text' => str_starts_with($line, 'number.') ? substr($line, 7) : (string) __($line),
-            'longest_s' => $longest,
-            'kept' => ($clip = $clips->get($line)) === null
-                ? null
-                : ['ms' => $clip->ms, 'loudness' => $clip->loudness, 'hash' => $clip->hash],
-        ], array_keys(VoiceScript::lines()), VoiceScript::lines())]);
+        return Inertia::render('Voice', [
+            'lines' => array_map(fn (string $line, float $longest) => [
+                'line' => $line,
+                'text' => str_starts_with($line, 'number.') ? substr($line, 7) : (string) __($line),
+                'longest_s' => $longest,
+                'used' => $used[$line] ?? 0,
+                'kept' => ($clip = $clips->get($line)) === null
+                    ? null
+                    : ['ms' => $clip->ms, 'loudness' => $clip->loudness, 'hash' => $clip->hash],
+            ], array_keys(VoiceScript::lines()), VoiceScript::lines()),
+            'running' => $running,
+        ]);
     }
 
     public function store(Request $request, #[CurrentUser] Practitioner $practitioner, string $line, RecordLine $record): JsonResponse

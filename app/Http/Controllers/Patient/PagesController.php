@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Patient;
 
+use App\Catalogue\VoiceScript;
 use App\Device\PatientSheet;
 use App\Device\ProgressOf;
 use App\Device\TodayOf;
@@ -62,7 +63,7 @@ final class PagesController
     {
         return response()->json(['lines' => VoiceClip::query()->where(
             'practitioner_id', $device->patient->practitioner_id,
-        )->limit(200)->get(['line', 'hash'])
+        )->limit(VoiceScript::MOST_CLIPS)->get(['line', 'hash'])
             ->map(fn (VoiceClip $clip) => ['line' => $clip->line, 'hash' => $clip->hash])]);
     }
 

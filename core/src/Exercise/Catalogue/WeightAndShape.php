@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Catalogue;
 
+use IvoryPace\Exercise\Body\Hands;
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
-use IvoryPace\Exercise\Hands;
 use IvoryPace\Exercise\Ladder\Climb;
 use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Parameter;
-use IvoryPace\Exercise\Position;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Purpose;
 use IvoryPace\Exercise\Recipes\CompleteExhale;
 use IvoryPace\Exercise\Recipes\OpenHum;

@@ -8,7 +8,7 @@ use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\Counts;
 use IvoryPace\Breath\Cycle;
 use IvoryPace\Breath\Phase;
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Prescription;
 
 /** How a technique progresses along one axis: what comes after any value, and where it ends. */

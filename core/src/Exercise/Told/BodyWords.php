@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Told;
 
-use IvoryPace\Exercise\Gaze;
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Gaze;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Numbers;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Exercise\Told;
 
-use IvoryPace\Exercise\Position;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Prescription;
 
 /**
@@ -28,6 +28,9 @@ final class Worded
     /** Speak of what one lies on. */
     private const LYING = ['cue.tense.elbows', 'exercise.neck-release.right.small-slow'];
 
+    /** Speak of arms that carry; with the back to a wall they do not. */
+    private const AT_THE_WALL = ['exercise.forward-lean.right.shoulders-supported', 'cue.lean.lean'];
+
     /** @return string the translation key that fits */
     public static function key(string $key, Prescription $prescription): string
     {
@@ -37,12 +40,20 @@ final class Worded
             in_array($key, self::CHEST_HAND, true) => $hands->feelTheChest(),
             in_array($key, self::RIB_HANDS, true) => $hands->feelTheRibs(),
             in_array($key, self::LYING, true) => $prescription->position->isLying(),
-            $key === 'exercise.forward-lean.right.shoulders-supported', $key === 'cue.lean.lean' => $prescription->position !== Position::StandingAtWall,
+            in_array($key, self::AT_THE_WALL, true) => $prescription->position !== Position::StandingAtWall,
             $key === 'cue.how.with-a-sound' => $prescription->routeOut->isByMouth(),
             default => true,
         };
 
         return $fits ? $key : "$key-otherwise";
+    }
+
+    /** The other wording of a key; null where it has only one. */
+    public static function other(string $key): ?string
+    {
+        $several = [...self::BELLY_HAND, ...self::CHEST_HAND, ...self::RIB_HANDS, ...self::LYING, ...self::AT_THE_WALL];
+
+        return in_array($key, $several, true) ? "$key-otherwise" : null;
     }
 
     /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Offers;
 
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Position;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Item;
 

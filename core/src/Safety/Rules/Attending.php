@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Rules;
 
+use IvoryPace\Exercise\Body\Gaze;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Ending;
-use IvoryPace\Exercise\Gaze;
-use IvoryPace\Exercise\Position;
 use IvoryPace\Exercise\Recipes\BodyScan;
 use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;

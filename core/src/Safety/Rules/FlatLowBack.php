@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Rules;
 
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Position;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Health\Flag;
 use IvoryPace\Safety\Cause;
 use IvoryPace\Safety\Finding;

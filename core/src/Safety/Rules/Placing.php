@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Rules;
 
+use IvoryPace\Exercise\Body\Gaze;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Change;
-use IvoryPace\Exercise\Gaze;
-use IvoryPace\Exercise\Position;
 use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\AnyoneRule;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace IvoryPace\Safety\Rules;
 
+use IvoryPace\Exercise\Body\Hands;
+use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Demand;
-use IvoryPace\Exercise\Hands;
-use IvoryPace\Exercise\Position;
-use IvoryPace\Exercise\Prop;
 use IvoryPace\Health\Flag;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\FlagRule;

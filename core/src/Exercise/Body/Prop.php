@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Exercise;
+namespace IvoryPace\Exercise\Body;
+
+use IvoryPace\Exercise\Route;
 
 /** Things that support the body or show the breath, each in its place. A candle is not among them: no open flame near oxygen or a bed. */
 enum Prop: string

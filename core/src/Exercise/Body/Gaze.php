@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Exercise;
+namespace IvoryPace\Exercise\Body;
 
 /** What the eyes do. The patient's own choice in every technique unless the prescriber has a reason. */
 enum Gaze: string

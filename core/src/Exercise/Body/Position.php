@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Exercise;
+namespace IvoryPace\Exercise\Body;
 
 /** How the body is placed. */
 enum Position: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Exercise;
+namespace IvoryPace\Exercise\Body;
 
 /** Where the hands are. A position allows some of them, and a technique may need its own. Common practice. */
 enum Hands: string
