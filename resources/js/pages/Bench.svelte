@@ -241,7 +241,7 @@
                     preview = null;
                 }}
             />{/if}
-        <div class="grid grid-cols-[11.5rem_1fr_20.5rem] border-b border-ink">
+        <div class="grid grid-cols-[10.5rem_1fr_19rem] border-b border-ink">
             <div class="border-r border-rule py-2 pr-2.5">
                 <ItemList
                     {bench}
@@ -278,7 +278,7 @@
                             <Ridge
                                 shape={bench.frozen ?? bench.mine.ridge}
                                 width={640}
-                                height={112}
+                                height={98}
                                 label={bench.mine.ridge.minutes !== null
                                     ? `${bench.mine.ridge.minutes} minutes, uncounted`
                                     : `One breath of ${technique?.name ?? ''}`}
@@ -287,7 +287,7 @@
                                     {bench}
                                     shape={bench.frozen ?? bench.mine.ridge}
                                     width={640}
-                                    height={112}
+                                    height={98}
                                 />{/if}
                         </div>
                     {:else}

@@ -13,8 +13,7 @@
         <div class={each.part}>
             <dt>{each.label}</dt>
             <dd>
-                {#each each.texts as text, index (index)}<span>{text}</span>
-                {/each}
+                {#each each.texts as text, index (index)}<span>{text}{' '}</span>{/each}
             </dd>
         </div>
     {/each}

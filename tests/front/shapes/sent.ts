@@ -54,7 +54,7 @@ export type SentBench = {
             errors: Record<string, never>;
             fields: {
                 anchors: ({
-                    anchor: 'lights-out' | 'mid-morning' | 'waking';
+                    anchor: 'lights-out' | 'lunch' | 'waking';
                     days: number[];
                     from: string;
                     label: string;
@@ -699,7 +699,7 @@ export type SentClinic = {
         anchors: [{
             credit: number;
             due: number;
-            key: 'waking';
+            key: 'lights-out';
             name: string;
             patients: number;
             practices: 0;
@@ -709,8 +709,8 @@ export type SentClinic = {
         }, {
             credit: number;
             due: number;
-            key: 'mid-morning';
-            name: 'mid-morning';
+            key: 'waking';
+            name: string;
             patients: number;
             practices: 0;
             share: number;
@@ -2422,7 +2422,7 @@ export type SentSessionShownTeach = {
         count_length: null | number;
         fields: {
             anchors?: ({
-                anchor: 'lights-out' | 'mid-morning' | 'waking';
+                anchor: 'lights-out' | 'lunch' | 'waking';
                 days: number[];
                 from: string;
                 label: string;
@@ -2738,7 +2738,7 @@ export type SentToToday = {
         note: null;
         rated_symptom: 'breathlessness' | 'tension' | null;
         slots: ({
-            anchor: 'lights-out' | 'mid-morning' | 'waking';
+            anchor: 'lights-out' | 'lunch' | 'waking';
             closes_at: string;
             done: null | {
                 at: string;
@@ -2760,7 +2760,7 @@ export type SentToToday = {
         note: null;
         rated_symptom: 'breathlessness' | 'tension' | null;
         slots: ({
-            anchor: 'lights-out' | 'mid-morning' | 'waking';
+            anchor: 'lights-out' | 'lunch' | 'waking';
             closes_at: string;
             done: null;
             from: string;
@@ -3146,7 +3146,7 @@ export type SentVersion = {
             effort: 'gentle';
             fields: {
                 anchors: ({
-                    anchor: 'lights-out' | 'mid-morning' | 'waking';
+                    anchor: 'lights-out' | 'lunch' | 'waking';
                     days: number[];
                     from: string;
                     label: string;
@@ -3264,7 +3264,9 @@ export type SentVoice = {
         line: string;
         longest_s: number;
         text: string;
+        used: number;
     }[];
+    running: string[][];
     today: string;
     who: {
         clinic: string;

@@ -7,11 +7,17 @@
 <section aria-label="As the patient reads it">
     <h2 class="text-[1.15rem]">As the patient reads it</h2>
     {#if mine.told.length > 0}
-        <dl class="text-[0.875rem] leading-snug">
+        <!-- It scrolls by itself, so that the programme can be issued without leaving it. -->
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <dl class="text-[0.875rem] leading-snug" tabindex="0">
             {#each mine.told as each (each.part)}
                 <div>
                     <dt>{each.label}</dt>
-                    <dd>{each.texts.join(' ')}</dd>
+                    <dd>
+                        {#if each.part === 'steps'}{#each each.texts as text, index (index)}<span class="block"
+                                    >{text}</span
+                                >{/each}{:else}{each.texts.join(' ')}{/if}
+                    </dd>
                 </div>
             {/each}
             {#each mine.taught as text, index (index)}
@@ -30,6 +36,14 @@
 </section>
 
 <style>
+    dl {
+        max-height: max(18rem, calc(100vh - 26rem));
+        overflow-y: auto;
+    }
+    dl:focus-visible {
+        outline: 3px solid var(--reed);
+        outline-offset: 2px;
+    }
     dl > div {
         display: grid;
         grid-template-columns: 5.6rem 1fr;

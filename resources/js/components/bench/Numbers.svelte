@@ -35,7 +35,7 @@
     );
 </script>
 
-<dl class="flex flex-wrap gap-x-[1.35rem] gap-y-1">
+<dl class="flex flex-wrap gap-x-[1.05rem] gap-y-1">
     {#each shown as [value, label] (label)}
         <div class="flex flex-col-reverse">
             <dt class="text-[0.8125rem] text-muted">{label}</dt>

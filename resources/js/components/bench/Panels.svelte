@@ -62,7 +62,7 @@
     );
 </script>
 
-<div class="mt-1.5 flex flex-wrap gap-x-3.5 border-t border-rule pt-1.5 text-[0.875rem]">
+<div class="mt-1.5 flex flex-wrap gap-x-3 border-t border-rule pt-1.5 text-[0.8125rem]">
     {#each shown as [each, label] (each)}
         <button
             type="button"
@@ -73,7 +73,7 @@
             }}>{label}</button
         >
     {/each}
-    <span class="ml-auto flex gap-3.5">
+    <span class="ml-auto flex gap-3">
         <button type="button" class="plain" disabled={bench.mine.figures === null || isPlaying} onclick={onplay}
             >play it here</button
         >

@@ -97,11 +97,10 @@
     .list {
         max-height: 24rem;
         overflow-y: auto;
-        columns: 2;
+        display: grid;
+        grid-template-columns: 1fr 1fr;
         column-gap: 1rem;
-    }
-    li {
-        break-inside: avoid;
+        align-items: start;
     }
     .choice {
         display: grid;

@@ -126,7 +126,7 @@
     </select>
 {/snippet}
 
-<div class="font-serif text-[1.25rem] leading-[2.15rem]">
+<div class="font-serif text-[1.2rem] leading-[2rem]">
     Breathe
     {#if technique.has_ratio}{@render text('ratio', 'Ratio', 'text')}{/if}
     {#if technique.length === 'minutes'}low and easy, uncounted, for

@@ -35,7 +35,8 @@
     {/each}
     <label
         >and <input
-            class="slot small !text-left"
+            class="slot small !w-[11rem] !text-left"
+            placeholder="something else"
             aria-label="What else is needed"
             maxlength="80"
             autocomplete="off"

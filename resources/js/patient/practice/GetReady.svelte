@@ -18,7 +18,7 @@
 
     let button: HTMLButtonElement | undefined = $state();
     let joining = $state(false);
-    onMount(() => button?.focus());
+    onMount(() => button?.focus({ preventScroll: true }));
 
     /** What was agreed about days and times stands on Today and on the sheet. */
     const LATER = ['why', 'when', 'least', 'length'];
@@ -42,7 +42,15 @@
                 joining = true;
             }}>{t('patient.practice.join')}</button
         >{/if}
-    <button type="button" class="button" class:second={joining} bind:this={button} onclick={() => onstart(null)}
+    <button type="button" class="button start" class:second={joining} bind:this={button} onclick={() => onstart(null)}
         >{t('patient.practice.start')}</button
     >
 </main>
+
+<style>
+    /* In view however long there is to read. */
+    .start {
+        position: sticky;
+        bottom: 0.75rem;
+    }
+</style>

@@ -93,6 +93,8 @@
             ? (item.taught.find((each) => each.step === moment?.cue.place.step) ?? null)
             : null,
     );
+    /** Which exercise of a routine it is, from 1; 0 where there is only one. */
+    const stepAt = $derived(item.taught.findIndex((each) => each.step === cue?.place.step) + 1);
     const word = $derived(
         taught && cue
             ? (taught.told.find((each) => each.key === cue.instruction)?.text ?? '')
@@ -278,7 +280,13 @@
                     helped = 'shown';
                 }}>{t('patient.practice.get-help')}</button
             >
-        {:else}<span class="muted">{anchor ? t(`anchor.${anchor}`).toLowerCase() : ''}</span>{/if}
+        {:else}<span class="muted"
+                >{stepAt > 0
+                    ? t('patient.practice.nth', { n: stepAt, all: item.taught.length })
+                    : anchor
+                      ? t(`anchor.${anchor}`).toLowerCase()
+                      : ''}</span
+            >{/if}
     </div>
     {#if item.recovery}
         {#if helped === 'shown'}<HelpCard {help} />
@@ -325,10 +333,29 @@
         <p class="word {tone}" class:taught={taught !== null} data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>
             {isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}
         </p>
-        <p class="number" class:long={shown.length > 5} aria-hidden="true" style:opacity={stage.sight}>
+        <p
+            class="number"
+            class:none={taught !== null}
+            class:long={shown.length > 5}
+            aria-hidden="true"
+            style:opacity={stage.sight}
+        >
             {isPaused ? '' : shown}
         </p>
-        <div class="ridge" style:opacity={stage.sight}>
+        {#if taught && cue}
+            <ul class="after small muted">
+                {#each taught.told.slice(taught.told.findIndex((each) => each.key === cue.instruction) + 1) as each (each.key)}<li
+                    >
+                        {each.text}
+                    </li>{/each}
+            </ul>
+        {/if}
+        <!-- The ridge of a routine is of one of its breaths: in the others it would be the wrong one. -->
+        <div
+            class="ridge"
+            class:hidden={item.taught.length > 0 && !(cue && cue.place.breath > 0)}
+            style:opacity={stage.sight}
+        >
             <Ridge
                 words={ridgeWords()}
                 shape={stage.shape}
@@ -423,8 +450,15 @@
     }
     .word.taught {
         font-size: 1.5rem;
-        min-height: 4.8em;
+        min-height: 2.4em;
         align-items: start;
+    }
+    .after {
+        margin: 0;
+        padding-left: 1.1rem;
+    }
+    .ridge.hidden {
+        display: none;
     }
     .word.inhale {
         color: var(--reed);
@@ -441,6 +475,9 @@
         line-height: 1;
         min-height: 1em;
         font-variant-numeric: lining-nums tabular-nums;
+    }
+    .number.none {
+        display: none;
     }
     .number.long {
         font-size: clamp(3.5rem, 18vw, 6rem);
