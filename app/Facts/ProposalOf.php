@@ -112,6 +112,8 @@ final class ProposalOf
             daysSinceStop: $this->daysSinceStop(),
             heldBackBy: $heldBackBy,
             measuredDaysAgo: $measuredDaysAgo,
+            calmDays: $next->calmDays ?? 0,
+            daysSincePause: $this->daysSincePause($row),
         ), $this->file->patient->clinic->thresholds());
     }
 
@@ -137,6 +139,19 @@ final class ProposalOf
                 ) && ! $practice->day->isBefore($first) && ! $practice->day->isAfter($last),
             ),
         );
+    }
+
+    private function daysSincePause(ProgrammeItem $row): ?int
+    {
+        $since = null;
+        foreach ($this->file->pauses as $pause) {
+            if ($pause->concerns($row->lineage, $row->likeness())) {
+                $days = $pause->until_at === null ? 0 : max(0, $this->file->patient->dayOf($pause->until_at)->daysUntil($this->file->today));
+                $since = min($since ?? $days, $days);
+            }
+        }
+
+        return $since;
     }
 
     private function daysSinceStop(): ?int

@@ -36,7 +36,7 @@ final class ToldRules
     {
         $told = Instruction::of($item);
         $ready = array_map(Told::say(...), $told);
-        $cues = array_values(array_map(Told::shown(...), $item->timeline()->cues()));
+        $cues = array_map(Told::shown(...), $item->timeline()->cues());
         $prescription = $item->prescription;
 
         return [

@@ -131,9 +131,11 @@ final class WithHolds
                 Phase::Inhale->value => 'cue.how.quietly', Phase::Hold->value => 'cue.how.tongue-up',
                 Phase::Exhale->value => 'cue.how.with-a-sound',
             ]),
-            // Four breaths for 28 days first; the cap is 8, in another school 10.
-            [Climb::repeats(4, 5, 6, 7, 8)->after(28)],
-            schoolClimbs: [School::RatioPractice->value => [Climb::repeats(4, 5, 6, 7, 8, 9, 10)->after(28), Climb::counts(1.0, 1.05)]],
+            // Four breaths for 28 days first, then one more a week while all is calm; the cap is 8, in another school 10.
+            [Climb::repeats(4, 5, 6, 7, 8)->after(28, 7, calm: 14)],
+            schoolClimbs: [School::RatioPractice->value => [
+                Climb::repeats(4, 5, 6, 7, 8, 9, 10)->after(28, 7, calm: 14), Climb::counts(1.0, 1.05),
+            ]],
             easier: ['ratio' => '4:6:5'], start: Start::Empty,
         );
     }

@@ -23,6 +23,8 @@ final readonly class Climb
      * @param  string  $name  of the parameter
      * @param  float  $cap  counts of the last of the phases at which growing ends
      * @param  int  $days  on the rung below before one of its steps
+     * @param  int|null  $laterDays  the same from the second step on; null for the same
+     * @param  int  $calmDays  days before a step without a stop and without a pause
      */
     private function __construct(
         public LadderAxis $axis,
@@ -30,7 +32,9 @@ final readonly class Climb
         private array $phases = [],
         private string $name = '',
         private float $cap = 0.0,
-        public int $days = self::USUAL_DAYS,
+        private int $days = self::USUAL_DAYS,
+        private ?int $laterDays = null,
+        public int $calmDays = 0,
     ) {
     }
 
@@ -74,10 +78,23 @@ final readonly class Climb
         return new self(LadderAxis::Parameter, array_values($values), name: $name);
     }
 
-    /** The same with another number of days on the rung below. */
-    public function after(int $days): self
+    /**
+     * The same with another number of days on the rung below.
+     *
+     * @param  int|null  $later  from the second step on; null for the same
+     * @param  int  $calm  days before a step without a stop and without a pause
+     */
+    public function after(int $days, ?int $later = null, int $calm = 0): self
     {
-        return new self($this->axis, $this->values, $this->phases, $this->name, $this->cap, $days);
+        return new self($this->axis, $this->values, $this->phases, $this->name, $this->cap, $days, $later, $calm);
+    }
+
+    /** Days on the present rung before the next. */
+    public function daysOn(Prescription $now): int
+    {
+        $isFirst = $this->axis !== LadderAxis::Repeats || $this->values === [] || (float) $now->breaths <= (float) $this->values[0] + 1e-9;
+
+        return $isFirst ? $this->days : ($this->laterDays ?? $this->days);
     }
 
     /**

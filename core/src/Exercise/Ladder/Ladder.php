@@ -39,8 +39,9 @@ final readonly class Ladder
                 if (Reach::isTooLong($next) || $climb->isPastCap($next) || $reach->passed($next) !== []) {
                     break;
                 }
+                $days = $climb->daysOn($now);
                 $now = $next;
-                $rungs[] = new Rung($climb->axis, $set, $now, $climb->days);
+                $rungs[] = new Rung($climb->axis, $set, $now, $days, $climb->calmDays);
             }
         }
 
@@ -81,7 +82,10 @@ final readonly class Ladder
             if ($step['days'] < 0 || $step['days'] > self::MAX_DAYS) {
                 throw InvalidValue::because("Rung $number waits {$step['days']} days, outside 0 to ".self::MAX_DAYS.'.');
             }
-            $rungs[] = new Rung($axes[0], $step['set'], $next, $step['days']);
+            $calm = array_map(
+                fn (Climb $climb) => $climb->axis === $axes[0] ? $climb->calmDays : 0, $next->technique->climbs($school),
+            );
+            $rungs[] = new Rung($axes[0], $step['set'], $next, $step['days'], max([0, ...$calm]));
             $now = $next;
         }
 

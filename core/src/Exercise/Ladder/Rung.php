@@ -14,12 +14,14 @@ final readonly class Rung
      * @param  LadderAxis|null  $axis  what changed against the rung below; null for the first
      * @param  array<string, mixed>  $set  the fields that it sets over the rung below
      * @param  int  $days  least days on the rung below before this one, 0–365
+     * @param  int  $calmDays  days before it without a stop and without a pause
      */
     public function __construct(
         public ?LadderAxis $axis,
         public array $set,
         public Prescription $prescription,
         public int $days,
+        public int $calmDays = 0,
     ) {
     }
 

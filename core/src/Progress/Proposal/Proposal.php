@@ -148,7 +148,9 @@ final readonly class Proposal
 
     private static function stepUp(ProposalFacts $facts, Thresholds $thresholds): self
     {
-        $missing = array_values(array_filter([...self::practised($facts, $thresholds), ...self::symptoms($facts, $thresholds)]));
+        $missing = array_values(array_filter([
+            ...self::practised($facts, $thresholds), ...self::symptoms($facts, $thresholds), self::notCalm($facts),
+        ]));
         $tooEarly = $facts->days >= $facts->gateDays ? null : "{$facts->days} days on this rung, of {$facts->gateDays}";
         if ($missing === [] && $tooEarly === null && $facts->heldBackBy !== '') {
             return self::heldBack($facts);
@@ -238,6 +240,14 @@ final readonly class Proposal
                 : null,
             $hasGrown ? "used as needed {$facts->neededLately} times in the last 7 days, {$facts->neededBefore} in the 7 before" : null,
         ];
+    }
+
+    /** For a rung that asks for it: days without a stop and without a pause. */
+    private static function notCalm(ProposalFacts $facts): ?string
+    {
+        $calm = min($facts->daysSinceStop ?? $facts->calmDays, $facts->daysSincePause ?? $facts->calmDays);
+
+        return $calm >= $facts->calmDays ? null : "$calm of {$facts->calmDays} days without a stop or a pause";
     }
 
     private static function notWorse(ProposalFacts $facts): Fraction

@@ -30,6 +30,8 @@ final readonly class ProposalFacts
      * @param  int|null  $daysSinceStop  since the latest stop for a symptom of any exercise; null when there was none
      * @param  string  $heldBackBy  the measured value that keeps it from its next rung, in words; empty when none does
      * @param  int|null  $measuredDaysAgo  days since that value was measured; null when it never was
+     * @param  int  $calmDays  days that the next rung asks for without a stop and without a pause
+     * @param  int|null  $daysSincePause  since the latest pause of the exercise ended, 0 while it goes on; null when there was none
      */
     public function __construct(
         public ?string $getHelp = null,
@@ -52,6 +54,8 @@ final readonly class ProposalFacts
         public ?int $daysSinceStop = null,
         public string $heldBackBy = '',
         public ?int $measuredDaysAgo = null,
+        public int $calmDays = 0,
+        public ?int $daysSincePause = null,
     ) {
     }
 }

@@ -132,6 +132,9 @@ final class ProposalTest extends TestCase
         yield 'an old limit' => [['heldBackBy' => 'the comfortable exhale of 5 s', 'measuredDaysAgo' => 15], 'measure-again', ['heldBackBy' => 'the comfortable exhale of 5 s', 'measuredDaysAgo' => 14], 'stay'];
         yield 'a ceiling from home only' => [['heldBackBy' => 'the comfort ceiling of 5 s', 'measuredDaysAgo' => null], 'measure-again', ['heldBackBy' => 'the comfort ceiling of 5 s', 'measuredDaysAgo' => 0], 'stay'];
         yield 'a limit and little practice' => [['heldBackBy' => '', 'isAtCap' => false], 'step-up', ['heldBackBy' => 'the comfortable exhale of 5 s', 'measuredDaysAgo' => 30, 'adherence' => 0.7], 'stay'];
+        yield 'a rung that asks for calm, after a stop' => [['calmDays' => 14, 'daysSinceStop' => 14], 'step-up', ['calmDays' => 14, 'daysSinceStop' => 13], 'stay'];
+        yield 'a rung that asks for calm, after a pause' => [['calmDays' => 14, 'daysSincePause' => 14], 'step-up', ['calmDays' => 14, 'daysSincePause' => 13], 'stay'];
+        yield 'a rung that asks for calm, while it is paused' => [['calmDays' => 14], 'step-up', ['calmDays' => 14, 'daysSincePause' => 0], 'stay'];
         yield 'the gate of the technique' => [['days' => 28, 'gateDays' => 28], 'step-up', ['days' => 27, 'gateDays' => 28], 'stay'];
         yield 'the cap' => [['isAtCap' => false], 'step-up', ['isAtCap' => true], 'stay'];
     }
