@@ -38,7 +38,9 @@ final class BenchToolsController
     {
         $item = $this->item($request);
 
-        return response()->json(RoomPlay::of($item->name(), $item->timeline(), Figures::ridge($item)));
+        return response()->json(
+            RoomPlay::of($item->name(), $item->timeline(), Figures::ridge($item), $item->routine, $item->school),
+        );
     }
 
     public function taps(Request $request, Patient $patient): JsonResponse

@@ -8,12 +8,10 @@ use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\LadderView;
 use App\Language\Told;
-use IvoryPace\Exercise\Body\Hands;
 use IvoryPace\Exercise\Change;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Programme\Draft;
-use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ProgrammeDraft;
 use IvoryPace\Programme\Told\Instruction;
 use IvoryPace\Safety\Finding;
@@ -65,7 +63,6 @@ final class BenchAnswer
                 fn (array $told) => implode(' ', array_map(Told::say(...), $told)), Instruction::steps($item),
             ),
             'heard' => $item === null ? '' : Told::heardFirst($item->timeline()),
-            'hands' => $item === null ? [] : self::hands($item),
             'short' => $item === null || $short === null ? null : [
                 'summary' => $item->shortVersion()?->summary() ?? count($item->shortSteps()).' steps',
                 'seconds' => $short->exerciseMs() / 1000,
@@ -73,17 +70,6 @@ final class BenchAnswer
             'ladder' => $item === null || $ladder === null ? null : LadderView::of($ladder, $item->ladder !== null),
             'findings' => array_map(self::finding(...), $findings),
         ];
-    }
-
-    /** @return list<array{value: string, label: string}> that technique and position leave room for */
-    private static function hands(Item $item): array
-    {
-        $prescription = $item->prescription;
-
-        return array_map(
-            fn (Hands $hands) => ['value' => $hands->value, 'label' => $hands->label()],
-            $prescription->technique->handsIn($prescription->position),
-        );
     }
 
     /** @return array<string, mixed> */

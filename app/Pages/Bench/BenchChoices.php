@@ -13,6 +13,7 @@ use App\Catalogue\TemplateList;
 use App\Models\Clinic;
 use IvoryPace\Breath\Counting;
 use IvoryPace\Exercise\Body\Gaze;
+use IvoryPace\Exercise\Body\Hands;
 use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Catalogue;
@@ -45,6 +46,7 @@ final class BenchChoices
     public static function all(Clinic $clinic, array $present): array
     {
         return [
+            ...self::body(),
             'techniques' => [
                 ...self::planned(), self::technique(Catalogue::get('forward-lean'), Catalogue::get('forward-lean')->name, []),
                 ...self::own($clinic, $present),
@@ -52,20 +54,7 @@ final class BenchChoices
             'routines' => RoutineList::choices($clinic),
             'templates' => TemplateList::of($clinic),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
-            'props' => array_map(fn (Prop $prop) => [
-                ...self::choice($prop),
-                'positions' => array_map(
-                    fn (Position $position) => $position->value,
-                    array_values(array_filter(Position::cases(), fn (Position $position) => $prop->suits($position))),
-                ),
-                'routes' => array_map(
-                    fn (Route $route) => $route->value,
-                    array_values(array_filter(Route::cases(), fn (Route $route) => $prop->suitsRoute($route))),
-                ),
-            ], Prop::cases()),
-            'efforts' => array_map(self::choice(...), Effort::cases()),
             'endings' => [['value' => '', 'label' => 'as fits the time of day'], ...array_map(self::choice(...), Ending::cases())],
-            'gazes' => array_map(self::choice(...), Gaze::cases()),
             'fades' => array_map(self::choice(...), Fade::cases()),
             'countings' => array_map(
                 fn (Counting $counting) => ['value' => $counting->value, 'label' => $counting->value], Counting::cases(),
@@ -74,6 +63,29 @@ final class BenchChoices
             'anchors' => array_map(fn (Anchor $anchor) => [
                 ...self::choice($anchor), 'from' => $anchor->usualWindow()[0], 'to' => $anchor->usualWindow()[1],
             ], Anchor::cases()),
+        ];
+    }
+
+    /** @return array<string, mixed> hands, props, eyes and sizes, with the positions they go with */
+    public static function body(): array
+    {
+        $positions = fn (callable $suits): array => array_map(
+            fn (Position $position) => $position->value, array_values(array_filter(Position::cases(), $suits)),
+        );
+
+        return [
+            'hands' => array_map(fn (Hands $hands) => [
+                ...self::choice($hands), 'positions' => $positions($hands->suits(...)), 'is_special' => $hands->isOfATechnique(),
+            ], Hands::cases()),
+            'props' => array_map(fn (Prop $prop) => [
+                ...self::choice($prop), 'positions' => $positions($prop->suits(...)),
+                'routes' => array_map(
+                    fn (Route $route) => $route->value,
+                    array_values(array_filter(Route::cases(), fn (Route $route) => $prop->suitsRoute($route))),
+                ),
+            ], Prop::cases()),
+            'efforts' => array_map(self::choice(...), Effort::cases()),
+            'gazes' => array_map(fn (Gaze $gaze) => [...self::choice($gaze), 'positions' => $positions($gaze->suits(...))], Gaze::cases()),
         ];
     }
 
@@ -138,6 +150,8 @@ final class BenchChoices
             'positions' => array_map(self::choice(...), $technique->positions),
             'routes_in' => $technique->hasFreeBreath ? [] : array_map(self::choice(...), $technique->routesIn),
             'routes_out' => $technique->hasFreeBreath ? [] : array_map(self::choice(...), $technique->routesOut),
+            'only_hands' => array_map(fn (Hands $hands) => $hands->value, $technique->onlyHands),
+            'more_hands' => array_map(fn (Hands $hands) => $hands->value, $technique->moreHands),
             'starts' => array_map(self::choice(...), $technique->starts),
             'ridge' => Figures::ridge(self::asDefault($technique)),
             'purposes' => array_map(fn (Purpose $purpose) => $purpose->label(), $technique->teaching->uses),
@@ -150,7 +164,7 @@ final class BenchChoices
     }
 
     /** @return array{value: string, label: string} */
-    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor|Start|Ending $choice): array
+    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor|Start|Ending|Hands $choice): array
     {
         return ['value' => $choice->value, 'label' => $choice->label()];
     }

@@ -37,7 +37,16 @@
     const cue = $derived(moment?.cue ?? null);
     const stage = $derived(stageOf(moment, play.timeline, play.ridge, isStill));
     const isOpen = $derived(cue !== null && cue.greatest !== null);
-    const word = $derived(isOver ? 'over' : cue ? phrase(cue, say) : say('cue.lead-in'));
+    const isTeaching = $derived(moment?.segment.role === 'teach');
+    const word = $derived(
+        isOver
+            ? 'over'
+            : cue && isTeaching
+              ? say(`${cue.place.step}:${cue.instruction}`)
+              : cue
+                ? phrase(cue, say)
+                : say('cue.lead-in'),
+    );
 
     onMount(() => {
         const letSleep = keepAwake();
@@ -101,6 +110,7 @@
     <div class="mt-3 flex flex-wrap gap-3" bind:this={stopButton}>
         <Button color="alternative" onclick={leave} aria-keyshortcuts="Escape">{isOver ? 'Close' : 'Stop'}</Button>
         {#if !isOver}<Button color="alternative" onclick={pause}>{isPaused ? 'Go on' : 'Pause'}</Button>{/if}
+        {#if isTeaching && !isOver}<Button onclick={() => engine.skip()}>Go on to the exercise</Button>{/if}
         {#if isOpen && !isOver}<Button onclick={() => engine.tap()}>It has ended</Button>{/if}
         {#if moment?.segment.enough && engine.enoughStep === null && !isOver}<Button onclick={enough}
                 >Long enough</Button

@@ -11,7 +11,7 @@
     import type { RoutineFigures } from '../types/exercises';
     import type { RoutineEditProps, RoutineStepFields } from '../types/props';
 
-    let { key, is_own, fields, answer, techniques, kinds, limits }: RoutineEditProps = $props();
+    let { key, is_own, fields, answer, techniques, body, kinds, limits }: RoutineEditProps = $props();
 
     const kept = untrack(() => keeping(`routine:${key}`));
     let draft = $state(
@@ -128,6 +128,7 @@
                         {index}
                         last={index === draft.steps.length - 1}
                         {techniques}
+                        {body}
                         {kinds}
                         {errors}
                         onchange={(next) => {

@@ -13,7 +13,8 @@
         <div class={each.part}>
             <dt>{each.label}</dt>
             <dd>
-                {#each each.texts as text, index (index)}<span>{text}{' '}</span>{/each}
+                {#if each.part === 'steps'}{#each each.texts as text, index (index)}<span>{text}</span>{/each}
+                {:else}{each.texts.join(' ')}{/if}
             </dd>
         </div>
     {/each}

@@ -41,8 +41,7 @@ export class Speaker implements Voice {
     }
 
     line(cue: Cue, segment: Segment, seconds: number): Said | null {
-        if (segment.role === 'teach')
-            return this.spoken([this.from.taught(cue.place.step, cue.instruction)], seconds);
+        if (segment.role === 'teach') return this.spoken([this.from.taught(cue.place.step, cue.instruction)], seconds);
         const lines = linesOf(cue);
         for (const line of lines) {
             const recorded = this.recorded(line.flat(), seconds);

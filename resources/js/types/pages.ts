@@ -37,7 +37,7 @@ export interface DraftFields {
     steps?: RoutineStep[];
     why: string | null;
     /** Fields of the least that still counts, over the prescribed ones; null for the technique's own. */
-    short: Record<string, number | string> | null;
+    short: Record<string, number | string | number[]> | null;
     /** Null for the generated one. */
     ladder: { set: Record<string, unknown>; days: number | string }[] | null;
     as_needed: boolean;
@@ -139,8 +139,6 @@ export interface ItemAnswer {
     taught: string[];
     /** The first lines that are heard. */
     heard: string;
-    /** That the technique and the position leave room for. */
-    hands: Choice[];
     short: { summary: string; seconds: number } | null;
     ladder: { edited: boolean; rungs: LadderRung[]; caps: string[] } | null;
     findings: Finding[];
@@ -187,6 +185,9 @@ export interface TechniqueChoice {
     /** None where the breath goes its own way. */
     routes_in: Choice[];
     routes_out: Choice[];
+    /** The only ones with which it is this technique; any that the position allows when there are none. */
+    only_hands: string[];
+    more_hands: string[];
     starts: Choice[];
     purposes: string[];
     ridge: RidgeShape;
@@ -202,21 +203,35 @@ export interface TemplateChoice {
     items: Partial<DraftFields>[];
 }
 
-/** A thing, and with which positions and routes out it goes. */
-export interface PropChoice extends Choice {
+/** Something that goes with some positions only. */
+export interface PlacedChoice extends Choice {
     positions: string[];
+}
+
+export interface PropChoice extends PlacedChoice {
+    /** Routes out with which it goes. */
     routes: string[];
 }
 
-export interface BenchChoices {
+export interface HandsChoice extends PlacedChoice {
+    /** Only for techniques that name them. */
+    is_special: boolean;
+}
+
+/** How the body can be placed. */
+export interface BodyChoices {
+    hands: HandsChoice[];
+    props: PropChoice[];
+    efforts: Choice[];
+    gazes: PlacedChoice[];
+}
+
+export interface BenchChoices extends BodyChoices {
     templates: TemplateChoice[];
     techniques: TechniqueChoice[];
     routines: RoutineChoice[];
     kinds: Choice[];
-    props: PropChoice[];
     endings: Choice[];
-    efforts: Choice[];
-    gazes: Choice[];
     fades: Choice[];
     countings: Choice[];
     schools: (Choice & { assumes: Record<string, string> })[];

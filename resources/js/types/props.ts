@@ -12,6 +12,7 @@ import type {
     Figures,
     GoalFields,
     PatientHead,
+    BodyChoices,
     TechniqueChoice,
     TrailLine,
 } from './pages';
@@ -93,6 +94,7 @@ export interface RoutineEditProps {
     fields: { name: string; steps: RoutineStepFields[] };
     answer: RoutineFigures;
     techniques: TechniqueChoice[];
+    body: BodyChoices;
     kinds: Choice[];
     limits: { steps: number; seconds: number };
 }

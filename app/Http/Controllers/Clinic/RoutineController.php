@@ -36,6 +36,7 @@ final class RoutineController
             'fields' => RoutineFields::write($routine),
             'answer' => $this->figures($routine),
             'techniques' => BenchChoices::planned(),
+            'body' => BenchChoices::body(),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
             'limits' => ['steps' => Routine::MAX_STEPS, 'seconds' => RoutineStep::MAX_SECONDS],
         ]);
@@ -46,7 +47,7 @@ final class RoutineController
         $routine = $this->find($practitioner, $key);
         $timeline = $routine->timeline();
 
-        return response()->json(RoomPlay::of($routine->name, $timeline, Figures::ridgeOf($timeline)));
+        return response()->json(RoomPlay::of($routine->name, $timeline, Figures::ridgeOf($timeline), $routine));
     }
 
     /** What follows from the steps as they are changed. */

@@ -100,6 +100,12 @@ enum Hands: string
             || (in_array($this, self::OF_A_TECHNIQUE, true) && in_array(self::LowerRibs, $there, true));
     }
 
+    /** Only offered where a technique names them. */
+    public function isOfATechnique(): bool
+    {
+        return in_array($this, self::OF_A_TECHNIQUE, true);
+    }
+
     /** True when a hand lies on the belly and can feel it. */
     public function feelTheBelly(): bool
     {

@@ -45,6 +45,7 @@
             {index}
             last={index === steps.length - 1}
             techniques={choices.techniques.filter((each) => !each.is_recovery && each.defaults.own_name === null)}
+            body={choices}
             kinds={choices.kinds}
             {errors}
             onchange={(next) => put(steps.map((each, at) => (at === index ? next : each)))}

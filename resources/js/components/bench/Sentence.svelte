@@ -1,5 +1,6 @@
 <script lang="ts">
     import type { BenchChoices, TechniqueChoice } from '../../types/pages';
+    import { handsIn } from '../../lib/hands';
     import type { Bench } from './bench.svelte';
     import Things from './Things.svelte';
 
@@ -175,14 +176,18 @@
     )}, {@render choice('position', 'Position', technique.positions)}, hands {@render choice(
         'hands',
         'Hands',
-        bench.mine.hands,
+        handsIn(choices, technique, bench.fields.position),
     )},
     {#if technique.routes_out.length > 0}in by {@render choice('route_in', 'In by', technique.routes_in)}, out by {@render choice(
             'route_out',
             'Out by',
             technique.routes_out,
         )},{/if}
-    {@render choice('gaze', 'Eyes', choices.gazes)},
+    {@render choice(
+        'gaze',
+        'Eyes',
+        choices.gazes.filter((each) => each.positions.includes(bench.fields.position)),
+    )},
     <select
         class="slot"
         aria-label="Planned or as needed"

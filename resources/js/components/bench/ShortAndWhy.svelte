@@ -10,6 +10,19 @@
     );
     const given = $derived(field === null ? '' : String(bench.fields.short?.[field] ?? ''));
 
+    /** Steps of a routine that are led on a bad day, counted from 0. */
+    const chosen = $derived(
+        Array.isArray(bench.fields.short?.steps) ? bench.fields.short.steps.map((step) => Number(step)) : [],
+    );
+
+    function toggle(step: number): void {
+        const steps = chosen.includes(step)
+            ? chosen.filter((each) => each !== step)
+            : [...chosen, step].sort((a, b) => a - b);
+        bench.fields.short = steps.length === 0 ? null : { steps };
+        bench.typed();
+    }
+
     function set(event: Event): void {
         if (!(event.currentTarget instanceof HTMLInputElement) || field === null) return;
         const value = event.currentTarget.value.trim();
@@ -19,7 +32,26 @@
 </script>
 
 <div class="grid gap-2 text-[0.925rem]">
-    {#if bench.fields.kind !== 'routine'}
+    {#if bench.fields.kind === 'routine'}
+        <fieldset class="flex flex-wrap items-baseline gap-x-3">
+            <legend class="float-left mr-3">On a bad day only these steps:</legend>
+            {#each bench.fields.steps ?? [] as step, index (index)}
+                <label class="whitespace-nowrap"
+                    ><input
+                        type="checkbox"
+                        class="mr-1 size-4 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
+                        checked={chosen.includes(index)}
+                        onchange={() => toggle(index)}
+                    />{index + 1}{step.kind === 'exercise' ? '' : `, ${step.kind}`}</label
+                >
+            {/each}
+            <span class="text-muted"
+                >{bench.mine.short
+                    ? `${short(bench.mine.short.seconds / 60, 1)} min; counts in full.`
+                    : 'the whole: nothing shorter is chosen.'}</span
+            >
+        </fieldset>
+    {:else}
         <p>
             On a bad day at least
             {#if field}<input

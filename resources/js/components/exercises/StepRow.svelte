@@ -1,5 +1,6 @@
 <script lang="ts">
-    import type { Choice, TechniqueChoice } from '../../types/pages';
+    import { handsIn } from '../../lib/hands';
+    import type { BodyChoices, Choice, TechniqueChoice } from '../../types/pages';
 
     interface Step {
         kind: string;
@@ -11,6 +12,7 @@
         index: number;
         last: boolean;
         techniques: TechniqueChoice[];
+        body: BodyChoices;
         kinds: Choice[];
         /** By field of the whole routine: "steps.2.ratio". */
         errors: Record<string, string>;
@@ -19,7 +21,7 @@
         onmove: (by: number) => void;
     }
 
-    let { step, index, last, techniques, kinds, errors, onchange, onremove, onmove }: Props = $props();
+    let { step, index, last, techniques, body, kinds, errors, onchange, onremove, onmove }: Props = $props();
 
     const technique = $derived(techniques.find((each) => each.key === step.technique));
     const of = $derived(`steps.${index}.`);
@@ -77,6 +79,29 @@
         const it = step[field];
         return typeof it === 'string' || typeof it === 'number' ? String(it) : '';
     };
+
+    let isOpen = $state(false);
+    const position = $derived(value('position') || (technique?.positions[0]?.value ?? ''));
+    const chosen = $derived(
+        (Array.isArray(step.props) ? step.props : (technique?.defaults.props ?? [])).filter(
+            (each) => typeof each === 'string',
+        ),
+    );
+    const routeOut = $derived(technique?.routes_out[0]?.value ?? 'nose');
+    const things = $derived(
+        body.props.filter(
+            (each) =>
+                chosen.includes(each.value) ||
+                (each.positions.includes(position) && each.routes.includes(value('route_out') || routeOut)),
+        ),
+    );
+
+    function toggle(prop: string): void {
+        onchange({
+            ...$state.snapshot(step),
+            props: chosen.includes(prop) ? chosen.filter((each) => each !== prop) : [...chosen, prop],
+        });
+    }
 </script>
 
 {#snippet slot(field: string, label: string)}
@@ -88,6 +113,17 @@
         oninput={(event) => set(field, event)}
         aria-invalid={errors[of + field] ? 'true' : undefined}
     />
+{/snippet}
+
+{#snippet choose(field: string, label: string, items: Choice[])}
+    <select
+        class="slot small"
+        aria-label="{label}, {nth}"
+        value={value(field) || items[0]?.value}
+        onchange={(event) => set(field, event)}
+    >
+        {#each items as item (item.value)}<option value={item.value}>{item.label}</option>{/each}
+    </select>
 {/snippet}
 
 <li class="flex items-baseline gap-3 border-t border-rule py-2">
@@ -139,6 +175,46 @@
                     /> <span class="text-[0.9rem]">{parameter.label}</span>
                 {/if}
             {/each}
+            <button type="button" class="plain text-sm" aria-expanded={isOpen} onclick={() => (isOpen = !isOpen)}
+                >hands, things, route</button
+            >
+            {#if isOpen && technique}
+                <div class="text-[0.9rem]">
+                    {@render choose('hands', 'Hands', handsIn(body, technique, position))}
+                    {#if technique.routes_out.length > 0}
+                        in by {@render choose('route_in', 'In by', technique.routes_in)} out by {@render choose(
+                            'route_out',
+                            'Out by',
+                            technique.routes_out,
+                        )}
+                        {@render choose(
+                            'effort',
+                            'Size',
+                            body.efforts.filter((each) => technique.efforts.includes(each.value)),
+                        )}
+                    {/if}
+                    {@render choose(
+                        'gaze',
+                        'Eyes',
+                        body.gazes.filter((each) => each.positions.includes(position)),
+                    )}
+                    {#each things as prop (prop.value)}<label class="mr-3 whitespace-nowrap"
+                            ><input
+                                type="checkbox"
+                                class="mr-1 size-4 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
+                                checked={chosen.includes(prop.value)}
+                                onchange={() => toggle(prop.value)}
+                            />{prop.label}</label
+                        >{/each}
+                    <input
+                        class="slot small !w-[10rem] !text-left"
+                        aria-label="What else is needed, {nth}"
+                        placeholder="something else"
+                        value={value('own_prop')}
+                        oninput={(event) => set('own_prop', event)}
+                    />
+                </div>
+            {/if}
         {:else if step.kind !== 'return'}
             for {@render slot('seconds', 'Seconds')} s
         {/if}
