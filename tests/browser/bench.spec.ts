@@ -1,4 +1,4 @@
-import { addPatient, expect, issueFast, newName, screen, signIn, test, type } from './support';
+import { addPatient, expect, issueFast, newName, pick, screen, signIn, test, type } from './support';
 
 test('what is typed survives a reload, Back and a lost network', async ({ page, watcher }) => {
     await signIn(page);
@@ -87,11 +87,11 @@ test('the other technique, and a needs-reason finding with its typed reason', as
     const record = await addPatient(page, newName('Reason Wren'));
     await screen(page, ['COPD']);
     await page.goto(`${record}/bench`);
-    await page.getByRole('group', { name: 'Exercise' }).getByText('Diaphragmatic breathing').click();
+    await pick(page, 'Diaphragmatic breathing');
     await expect(page.getByText('3:00', { exact: true })).toBeVisible();
     await type(page, 'Minutes', '4.5');
     await expect(page.getByText('4:30', { exact: true })).toBeVisible();
-    await page.getByRole('group', { name: 'Exercise' }).getByText('Extended exhale').click();
+    await pick(page, 'Extended exhale');
     await type(page, 'Ratio', '4:12:6');
     await expect(page.getByText('Needs a reason', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'Issue version 1' }).click();

@@ -1,4 +1,15 @@
-import { addPatient, expect, expectNoAxeViolations, join, makeLink, newName, screen, signIn, test } from './support';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    join,
+    makeLink,
+    newName,
+    pick,
+    screen,
+    signIn,
+    test,
+} from './support';
 
 test('the catalogue is filtered, read, and an exercise is tried on the spot', async ({ page }) => {
     await signIn(page);
@@ -71,7 +82,7 @@ test('a clinic names a breath of its own, prescribes it, and the patient sees it
     await screen(page);
     await page.goto(`${record}/bench`);
     const answered = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
-    await page.getByRole('group', { name: 'Exercise' }).getByText(own, { exact: true }).click();
+    await pick(page, own);
     await answered;
     await expect(page.getByLabel('Ratio')).toHaveValue('3:1:5');
     await page.getByRole('button', { name: 'Issue version 1' }).click();

@@ -200,6 +200,18 @@ export async function type(page: Page, label: string, value: string): Promise<vo
     await answered;
 }
 
+/** Puts another exercise in the place of the present one, or adds one. */
+export async function pick(page: Page, technique: string, how: 'change' | 'Add an exercise' = 'change'): Promise<void> {
+    await page
+        .getByRole('region', { name: 'In this programme' })
+        .getByRole('button', { name: how, exact: true })
+        .click();
+    await page
+        .getByRole('button', { name: new RegExp(`^${technique} `) })
+        .first()
+        .click();
+}
+
 /** A patient with a short, fast programme: 4:0:5:1 at 0.4 s a count. */
 export async function issueFast(page: Page, record: string, breaths = '2'): Promise<void> {
     await page.goto(`${record}/bench`);

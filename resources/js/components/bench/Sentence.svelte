@@ -40,6 +40,15 @@
         step(field, event.key === 'ArrowUp' ? by : -by);
     }
 
+    /** Those of one length or one muscle group only where there are so many of them. */
+    const parameters = $derived(
+        technique.parameters.filter(({ name }) => {
+            const nth = Number(/^(?:breaths|times)-(\d+)$/.exec(name)?.[1] ?? 0);
+            const { steps, groups } = bench.fields.parameters;
+            return nth <= Number(steps ?? groups ?? 99);
+        }),
+    );
+
     /** In the order in which their problems are told. */
     const FIELDS = [
         'ratio',
@@ -138,7 +147,7 @@
             : 'count'},{/if}
     {#if technique.length === 'breaths'}for {@render text('breaths', 'Breaths', 'numeric')} breaths,
     {:else if technique.length === 'rounds'}for {@render text('breaths', 'Rounds', 'numeric')} rounds of two,{/if}
-    {#each technique.parameters as parameter (parameter.name)}
+    {#each parameters as parameter (parameter.name)}
         {#if Object.keys(parameter.choices).length > 0}
             {parameter.label}
             <select
