@@ -21,6 +21,7 @@ use IvoryPace\Exercise\Told\Sentence;
 use IvoryPace\Health\Flag;
 use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\SelfCheck;
 use IvoryPace\Programme\Told\Instruction;
 use IvoryPace\Safety\Likeness;
 use IvoryPace\Safety\PauseRules;
@@ -167,6 +168,12 @@ final class TodayItems
             'told' => Told::parts(Instruction::of($item, $isCareful)),
             'taught' => self::taught($item),
             'needs' => PlainWords::needs([$item]),
+            'checks' => array_map(fn (SelfCheck $check) => [
+                'key' => $check->value, 'question' => (string) __("told.check.{$check->value}.question"),
+                'answers' => array_map(
+                    fn (string $answer) => ['value' => $answer, 'label' => (string) __("told.check.{$check->value}.$answer")], $check->answers(),
+                ),
+            ], $item->checks),
             'night' => $item->nightEnding(),
             'quiet' => $item->endsInSleep(),
             'why' => $item->why,

@@ -183,6 +183,7 @@ final class TodayOf
         return [
             'lineage' => $slot->due->lineage,
             'anchor' => $slot->due->anchor->value,
+            'name' => $slot->due->name === '' ? null : $slot->due->name,
             'from' => $at($slot->due->opensAt),
             'to' => $at($slot->due->closesAt),
             'closes_at' => self::instant($slot->due->closesAt),

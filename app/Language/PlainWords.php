@@ -91,7 +91,9 @@ final class PlainWords
     {
         $days = count($slot->weekdays) === 7 ? '' : ', '.implode(' ', array_map(self::weekday(...), $slot->weekdays));
 
-        return __("anchor.{$slot->anchor->value}")." {$slot->from->toString()}–{$slot->to->toString()}$days";
+        $name = $slot->name !== '' ? $slot->name : (string) __("anchor.{$slot->anchor->value}");
+
+        return $name." {$slot->from->toString()}–{$slot->to->toString()}$days";
     }
 
     /** One part of an item; empty where it has none. */

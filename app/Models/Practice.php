@@ -38,6 +38,7 @@ use IvoryPace\Programme\Anchor;
  * @property bool|null $slight_symptom
  * @property list<int>|null $open_ms lengths of open cues as they were ended
  * @property list<array{step: int, breaths: int, seconds: int}>|null $steps_done how far each step of a routine got
+ * @property array<string, string>|null $self_checks answers by what was asked
  * @property int|null $enough_step the step in which the patient said that it is enough
  * @property string $source device or paper
  * @property string|null $remark
@@ -82,7 +83,7 @@ final class Practice extends Row
         return [
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
-            'remark' => 'encrypted', 'open_ms' => 'array', 'steps_done' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean', 'is_short' => 'boolean',
+            'remark' => 'encrypted', 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean', 'is_short' => 'boolean',
         ];
     }
 }

@@ -13,4 +13,5 @@ return [
     'evening-meal' => 'Before the evening meal',
     'evening' => 'In the evening',
     'lights-out' => 'Lights out',
+    'own' => 'Your own habit',
 ];

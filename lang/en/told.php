@@ -135,6 +135,13 @@ return [
             'unreal' => 'unreal',
         ],
     ],
+    'check' => [
+        'first-hand' => ['question' => 'Which hand moved first?', 'belly' => 'Belly', 'both' => 'Both at once', 'chest' => 'Chest'],
+        'more-hand' => ['question' => 'Which hand moved more?', 'belly' => 'Belly', 'equal' => 'Both alike', 'chest' => 'Chest'],
+        'shoulders' => ['question' => 'Did your shoulders go up?', 'no' => 'No', 'yes' => 'Yes'],
+        'what-moved' => ['question' => 'What moved most?', 'belly' => 'Belly', 'ribs' => 'Ribs', 'chest' => 'Chest'],
+        'back-gap' => ['question' => 'Did the gap under your low back stay?', 'stayed' => 'Yes', 'went' => 'No'],
+    ],
     'or' => ':some or :last',
     'length' => [
         'breaths' => '{1} Take one breath.|[2,*] Take :count breaths.',

@@ -120,7 +120,8 @@ test('a shipped routine is copied by keyboard, changed, kept, tried and deleted'
     await page.getByRole('button', { name: 'Add a step' }).press('Enter');
     await page.getByLabel('Kind, step 5').selectOption({ label: 'exercise' });
     await page.getByLabel('Exercise, step 5').selectOption({ label: 'Body scan' });
-    await page.getByLabel('at the end, step 5').selectOption({ label: 'falling asleep is welcome' });
+    await page.getByRole('button', { name: 'hands, things, route' }).last().press('Enter');
+    await page.getByLabel('It ends, step 5').selectOption({ label: 'quietly, falling asleep is welcome' });
     await expectNoAxeViolations(page);
 
     const name = newName('Shift');
@@ -128,10 +129,12 @@ test('a shipped routine is copied by keyboard, changed, kept, tried and deleted'
     await page.getByRole('button', { name: 'Keep as our own' }).click();
     await expect(page.getByRole('heading', { name })).toBeVisible();
     await expect(page.getByLabel('Ratio, step 1')).toHaveValue('4:7');
-    await expect(page.getByLabel('at the end, step 5').locator('option:checked')).toHaveText(
-        'falling asleep is welcome',
+    await page.getByRole('button', { name: 'hands, things, route' }).last().click();
+    await expect(page.getByLabel('It ends, step 5').locator('option:checked')).toHaveText(
+        'quietly, falling asleep is welcome',
     );
     await page.getByRole('button', { name: 'Try it as it is kept' }).click();
+    await page.getByRole('button', { name: 'Go on to the exercise' }).click();
     await expect(page.getByRole('region', { name: `Playing ${name}` }).locator('[data-cue="inhale"]')).toBeVisible({
         timeout: 15_000,
     });

@@ -16,6 +16,7 @@ import { item, log, rules } from './logs';
 const slot = (anchor: string, closes: string, with_: Partial<TodaySlot> = {}): TodaySlot => ({
     lineage: 'x',
     anchor,
+    name: null,
     from: '',
     to: '',
     closes_at: closes,

@@ -89,6 +89,7 @@ final class StorePractice
                 'slight_symptom' => $log['slight_symptom'] ?? null,
                 'open_ms' => $log['open_ms'] ?? null,
                 'steps_done' => $prescribed->routine === null ? null : ($log['steps_done'] ?? null),
+                'self_checks' => self::answered($prescribed, $log['self_checks'] ?? null),
                 'enough_step' => $log['enough_step'] ?? null,
                 'tempo' => $tempo,
                 'joined_ms' => $log['joined_ms'] ?? null,
@@ -119,6 +120,24 @@ final class StorePractice
         }
 
         return [$version, $item];
+    }
+
+    /**
+     * Only what was asked, and only with an answer that it has.
+     *
+     * @return array<string, string>|null
+     */
+    private static function answered(Item $item, mixed $given): ?array
+    {
+        $answers = [];
+        foreach ($item->checks as $check) {
+            $answer = is_array($given) ? ($given[$check->value] ?? null) : null;
+            if (is_string($answer) && in_array($answer, $check->answers(), true)) {
+                $answers[$check->value] = $answer;
+            }
+        }
+
+        return $answers === [] ? null : $answers;
     }
 
     private function short(Item $item): Timeline

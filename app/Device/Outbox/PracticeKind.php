@@ -68,6 +68,8 @@ final class PracticeKind implements Kind
             'steps_done.*.step' => ['required', 'integer', 'between:1,20'],
             'steps_done.*.breaths' => ['required', 'integer', 'between:0,2000'],
             'steps_done.*.seconds' => ['required', 'integer', 'between:0,14400'],
+            'self_checks' => ['nullable', 'array', 'max:10'],
+            'self_checks.*' => ['string', 'max:20'],
             'enough_step' => ['nullable', 'integer', 'between:1,20'],
             'tempo' => ['nullable', 'numeric', 'between:'.Tempo::MIN.','.Tempo::MAX],
             'before' => $rating,

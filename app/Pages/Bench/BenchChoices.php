@@ -33,6 +33,7 @@ use IvoryPace\Exercise\Start;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Programme\Anchor;
 use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\SelfCheck;
 use LogicException;
 
 /** What can be chosen on the Bench. */
@@ -54,7 +55,7 @@ final class BenchChoices
             'routines' => RoutineList::choices($clinic),
             'templates' => TemplateList::of($clinic),
             'kinds' => array_map(fn (StepKind $kind) => ['value' => $kind->value, 'label' => $kind->label()], StepKind::cases()),
-            'endings' => [['value' => '', 'label' => 'as fits the time of day'], ...array_map(self::choice(...), Ending::cases())],
+            'checks' => array_map(self::choice(...), SelfCheck::cases()),
             'fades' => array_map(self::choice(...), Fade::cases()),
             'countings' => array_map(
                 fn (Counting $counting) => ['value' => $counting->value, 'label' => $counting->value], Counting::cases(),
@@ -85,6 +86,7 @@ final class BenchChoices
                 ),
             ], Prop::cases()),
             'efforts' => array_map(self::choice(...), Effort::cases()),
+            'endings' => [['value' => '', 'label' => 'as fits the time of day'], ...array_map(self::choice(...), Ending::cases())],
             'gazes' => array_map(fn (Gaze $gaze) => [...self::choice($gaze), 'positions' => $positions($gaze->suits(...))], Gaze::cases()),
         ];
     }
@@ -164,7 +166,7 @@ final class BenchChoices
     }
 
     /** @return array{value: string, label: string} */
-    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor|Start|Ending|Hands $choice): array
+    private static function choice(Position|Prop|Route|Effort|Gaze|Fade|School|Anchor|Start|Ending|Hands|SelfCheck $choice): array
     {
         return ['value' => $choice->value, 'label' => $choice->label()];
     }

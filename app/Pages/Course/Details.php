@@ -18,7 +18,7 @@ use IvoryPace\Progress\Trend\BeforeAfter;
 final class Details
 {
     public const NAMES = [
-        'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'practices', 'periods', 'paper', 'note',
+        'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'self_checks', 'practices', 'periods', 'paper', 'note',
     ];
 
     private const LATEST_PRACTICES = 30;
@@ -45,6 +45,7 @@ final class Details
             $this->anchors(...),
             $this->putOffs(...),
             $this->homeChecks(...),
+            fn (): array => SelfChecksOf::on($this->reading),
             fn (): array => array_map(
                 fn (PracticeOnFile $practice) => $this->reading->lines()->practice($this->told()[$practice->id]), $this->latest(),
             ),

@@ -16,7 +16,10 @@ enum Measure: string
     case Exhale = 'exhale';
     case Ceiling = 'ceiling';
     case HandCheck = 'hand-check';
+    case HandCheckDeep = 'hand-check-deep';
     case RibExpansion = 'rib-expansion';
+    case Girth = 'girth';
+    case RibFlare = 'rib-flare';
     case Rhythm = 'rhythm';
     case Pulse = 'pulse';
     case Saturation = 'saturation';
@@ -54,7 +57,7 @@ enum Measure: string
             self::RestingRate => Taking::Taps,
             self::Inhale, self::Hold, self::Exhale => Taking::Tries,
             self::Ceiling => Taking::Ceiling,
-            self::HandCheck => Taking::Hands,
+            self::HandCheck, self::HandCheckDeep => Taking::Hands,
             self::RibExpansion => Taking::Ribs,
             self::Rhythm => Taking::Rhythm,
             self::Symptom => Taking::Rating,
@@ -72,7 +75,10 @@ enum Measure: string
             self::Exhale => 'Comfortable exhale or hum',
             self::Ceiling => 'Comfort ceiling',
             self::HandCheck => 'Hand check',
+            self::HandCheckDeep => 'Hand check, deep breath',
             self::RibExpansion => 'Rib expansion',
+            self::Girth => 'Girth at rest, lower ribs',
+            self::RibFlare => 'Rib flare, angle',
             self::Rhythm => 'Route and rhythm',
             self::Pulse => 'Pulse',
             self::Saturation => 'Oxygen saturation',
@@ -90,8 +96,9 @@ enum Measure: string
         return match ($this) {
             self::RestingRate => 'breaths/min',
             self::Inhale, self::Hold, self::Exhale, self::Ceiling => 's',
-            self::HandCheck => '% at the chest',
-            self::RibExpansion => 'cm',
+            self::HandCheck, self::HandCheckDeep => '% at the chest',
+            self::RibExpansion, self::Girth => 'cm',
+            self::RibFlare => '°',
             self::Rhythm => 'sighs in 5 min',
             self::Pulse => 'beats/min',
             self::Saturation, self::SaturationFall => '%',
@@ -108,8 +115,10 @@ enum Measure: string
             self::RestingRate => [2, 80],
             self::Inhale, self::Hold, self::Exhale => [0.5, 120],
             self::Ceiling => [0.5, 60],
-            self::HandCheck => [0, 100],
+            self::HandCheck, self::HandCheckDeep => [0, 100],
             self::RibExpansion => [0, 20],
+            self::Girth => [40, 200],
+            self::RibFlare => [30, 150],
             self::Rhythm => [0, 50],
             self::Pulse => [20, 250],
             self::Saturation, self::SaturationFall => [50, 100],
@@ -137,6 +146,8 @@ enum Measure: string
             self::Exhale => [2, 40],
             self::Ceiling => [2, 15],
             self::RibExpansion => [1, 9],
+            self::Girth => [55, 150],
+            self::RibFlare => [60, 110],
             self::Rhythm => [0, 20],
             self::Diastolic => [41, 119],
             self::PeakFlow, self::PeakFlowBest => [100, 800],

@@ -40,7 +40,7 @@ final class DuePractices
         }
         $slots = array_map(
             fn (AnchorSlot $slot) => new DueSlot(
-                $lineage, $slot->anchor, $slot->opensAt($this->clock, $day), $slot->closesAt($this->clock, $day),
+                $lineage, $slot->anchor, $slot->opensAt($this->clock, $day), $slot->closesAt($this->clock, $day), $slot->name,
             ),
             $plan->on($day->weekday()),
         );

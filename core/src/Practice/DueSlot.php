@@ -15,6 +15,7 @@ final readonly class DueSlot
         public Anchor $anchor,
         public DateTimeImmutable $opensAt,
         public DateTimeImmutable $closesAt,
+        public string $name = '',
     ) {
     }
 

@@ -17,6 +17,8 @@ enum Anchor: string
     case EveningMeal = 'evening-meal';
     case Evening = 'evening';
     case LightsOut = 'lights-out';
+    /** A habit of the patient's own, named by the prescriber. */
+    case Own = 'own';
 
     public function label(): string
     {
@@ -31,6 +33,7 @@ enum Anchor: string
             self::EveningMeal => 'before the evening meal',
             self::Evening => 'in the evening',
             self::LightsOut => 'lights out',
+            self::Own => 'a habit of their own',
         };
     }
 
@@ -54,6 +57,7 @@ enum Anchor: string
             self::EveningMeal => ['17:30', '20:00'],
             self::Evening => ['19:30', '22:00'],
             self::LightsOut => ['21:30', '01:30'],
+            self::Own => ['12:00', '14:00'],
         };
     }
 

@@ -14,9 +14,12 @@ use IvoryPace\InvalidValue;
 /** One practice a day on an anchor, in a time window, on named weekdays. */
 final readonly class AnchorSlot
 {
+    public const MAX_NAME = 40;
+
     /**
      * @param  ClockTime  $to  end of the window; before $from when the window crosses midnight
      * @param  list<Weekday>  $weekdays  at least one
+     * @param  string  $name  of a habit of the patient's own, 1–40 letters
      *
      * @throws InvalidValue
      */
@@ -25,13 +28,23 @@ final readonly class AnchorSlot
         public ClockTime $from,
         public ClockTime $to,
         public array $weekdays,
+        public string $name = '',
     ) {
+        if ($anchor === Anchor::Own && (trim($name) === '' || mb_strlen($name) > self::MAX_NAME)) {
+            throw InvalidValue::because('Name the habit in at most '.self::MAX_NAME.' letters, like “the news on the radio”.');
+        }
         if ($weekdays === []) {
-            throw InvalidValue::because("Choose at least one weekday for “{$anchor->label()}”, or remove it.");
+            throw InvalidValue::because("Choose at least one weekday for “{$this->label()}”, or remove it.");
         }
         if ($from->minutes === $to->minutes) {
-            throw InvalidValue::because("The window of “{$anchor->label()}” begins and ends at {$from->toString()}.");
+            throw InvalidValue::because("The window of “{$this->label()}” begins and ends at {$from->toString()}.");
         }
+    }
+
+    /** For the prescriber: the habit by its own name, where it has one. */
+    public function label(): string
+    {
+        return $this->anchor === Anchor::Own ? $this->name : $this->anchor->label();
     }
 
     public function isOn(Weekday $weekday): bool

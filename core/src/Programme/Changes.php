@@ -71,6 +71,7 @@ final class Changes
             ItemPart::School->value => $item->school->label(),
             ItemPart::ShortVersion->value => self::short($item),
             ItemPart::Why->value => $item->why,
+            'asked afterwards' => implode(', ', array_map(fn (SelfCheck $check) => $check->label(), $item->checks)),
             ItemPart::PracticesADay->value => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
             ItemPart::When->value => $item->asNeeded === null
                 ? self::anchors($item->plan)
@@ -135,7 +136,7 @@ final class Changes
 
     private static function anchors(?WeekPlan $plan): string
     {
-        return implode('; ', array_map(fn (AnchorSlot $slot) => $slot->anchor->label()." {$slot->from->toString()}–{$slot->to->toString()}"
+        return implode('; ', array_map(fn (AnchorSlot $slot) => $slot->label()." {$slot->from->toString()}–{$slot->to->toString()}"
             .(count($slot->weekdays) === 7 ? '' : ' on '.implode(', ', array_map(fn (Weekday $day) => $day->name, $slot->weekdays))),
             $plan->slots ?? []));
     }

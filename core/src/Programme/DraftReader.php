@@ -18,7 +18,7 @@ use IvoryPace\Fields;
  * Reads what a prescriber typed for one item of a programme, field by field, and says beside each field what is wrong.
  *
  * Fields of an exercise: those of {@see PrescriptionReader}, ladder (list of set and days; null for the generated one),
- * short (fields over the prescribed ones). Of a routine: kind "routine", routine_name, steps. Of both: school, why,
+ * short (fields over the prescribed ones). Of a routine: kind "routine", routine_name, steps. Of both: school, why, checks (what is asked afterwards),
  * as_needed, use_when, daily_most, times_a_day, anchors (list of anchor, from, to, days). Missing fields take defaults.
  */
 final class DraftReader
@@ -64,10 +64,13 @@ final class DraftReader
         $ladder = $routine === null && $prescription !== null
             ? $fields->attempt('ladder', fn () => self::ladder($fields, $prescription, $school))
             : null;
+        $checks = $prescription === null ? [] : self::checks($fields, $prescription);
         $isComplete = $prescription !== null && $fields->errors() === [];
 
         return new Draft(
-            $isComplete ? new Item($lineage, $prescription, $plan, $asNeeded, $school, $routine, (string) $why, $short, $ladder) : null,
+            $isComplete ? new Item(
+                $lineage, $prescription, $plan, $asNeeded, $school, $routine, (string) $why, $short, $ladder, checks: $checks,
+            ) : null,
             $fields->errors(), $values,
         );
     }
@@ -105,6 +108,16 @@ final class DraftReader
         PrescriptionReader::changed($prescription, $given);
 
         return $given;
+    }
+
+    /** @return list<SelfCheck> those that are asked for and can be answered here */
+    private static function checks(Fields $fields, Prescription $prescription): array
+    {
+        $given = array_filter(array_map(
+            fn (mixed $check) => is_string($check) ? SelfCheck::tryFrom($check) : null, $fields->list('checks'),
+        ));
+
+        return array_values(array_unique(array_filter($given, fn (SelfCheck $check) => $check->suits($prescription)), SORT_REGULAR));
     }
 
     /** @return array{steps: list<int>}|null of a routine: the steps that are led on a bad day */
@@ -150,6 +163,7 @@ final class DraftReader
             'times_a_day' => $technique->timesADay ?? 1,
             'anchors' => [],
             'why' => null,
+            'checks' => [],
             'short' => null,
             'ladder' => null,
         ];

@@ -32,6 +32,7 @@ final readonly class Item
      *     of a routine; null for the technique's own
      * @param  Ladder|null  $ladder  as edited; null for the generated one
      * @param  bool  $goesOn  a step of a routine after which more comes: nothing ends with it
+     * @param  list<SelfCheck>  $checks  what the patient is asked after each practice
      *
      * @throws InvalidValue unless it has either a plan or is used as needed
      */
@@ -46,6 +47,7 @@ final readonly class Item
         public ?array $short = null,
         public ?Ladder $ladder = null,
         private bool $goesOn = false,
+        public array $checks = [],
     ) {
         if (($plan === null) === ($asNeeded === null)) {
             throw InvalidValue::because('An exercise is either planned or used as needed.');

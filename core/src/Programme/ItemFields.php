@@ -21,6 +21,7 @@ final class ItemFields
             'school' => $item->school->value,
             'short' => $item->short,
             'why' => $item->why === '' ? null : $item->why,
+            'checks' => array_map(fn (SelfCheck $check) => $check->value, $item->checks),
             'as_needed' => $item->asNeeded !== null,
             'use_when' => $item->asNeeded?->useWhen,
             'daily_most' => $item->asNeeded?->dailyMost,

@@ -35,12 +35,13 @@ final class PlanFields
         return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay, $technique));
     }
 
-    /** @return list<array{anchor: string, label: string, from: string, to: string, days: list<int>}> */
+    /** @return list<array{anchor: string, label: string, name?: string, from: string, to: string, days: list<int>}> */
     public static function write(WeekPlan $plan): array
     {
         return array_map(fn (AnchorSlot $slot) => [
             'anchor' => $slot->anchor->value,
-            'label' => $slot->anchor->label(),
+            'label' => $slot->label(),
+            ...($slot->anchor === Anchor::Own ? ['name' => $slot->name] : []),
             'from' => $slot->from->toString(),
             'to' => $slot->to->toString(),
             'days' => array_map(fn (Weekday $day) => $day->value, $slot->weekdays),
@@ -59,7 +60,10 @@ final class PlanFields
         }
         ksort($days);
 
-        return new AnchorSlot($anchor, ClockTime::parse($text('from')), ClockTime::parse($text('to')), array_values($days));
+        return new AnchorSlot(
+            $anchor, ClockTime::parse($text('from')), ClockTime::parse($text('to')), array_values($days),
+            $anchor === Anchor::Own ? trim($text('name')) : '',
+        );
     }
 
     /**

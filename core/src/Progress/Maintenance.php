@@ -40,7 +40,7 @@ final class Maintenance
             $best = $share($slot) > $share($best) ? $slot : $best;
         }
 
-        return new AnchorSlot($best->anchor, $best->from, $best->to, self::spread($best->weekdays));
+        return new AnchorSlot($best->anchor, $best->from, $best->to, self::spread($best->weekdays), $best->name);
     }
 
     /**

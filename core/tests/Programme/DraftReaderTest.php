@@ -62,6 +62,15 @@ final class DraftReaderTest extends TestCase
         }
     }
 
+    public function test_a_habit_of_the_patients_own_has_its_own_name(): void
+    {
+        $own = fn (string $name) => DraftReader::read(['technique' => 'even', 'times_a_day' => 1, 'anchors' => [['anchor' => 'own', 'name' => $name, 'from' => '12:00', 'to' => '13:00', 'days' => [1]]]], 'x');
+
+        self::assertSame(['the news on the radio', 'the news on the radio'], [$own('the news on the radio')->item?->plan?->slots[0]->label(), ((array) $own('the news on the radio')->fields['anchors'])[0]['name'] ?? '']);
+        self::assertSame('Name the habit in at most 40 letters, like “the news on the radio”.', $own(' ')->errors['times_a_day'] ?? '');
+        self::assertNotContains('own', array_column((array) DraftReader::read(['technique' => 'even', 'times_a_day' => 9], 'x')->fields['anchors'], 'anchor'), 'it is never taken by itself');
+    }
+
     public function test_with_fewer_times_the_most_usual_anchors_stay(): void
     {
         $all = array_map(fn (string $anchor) => ['anchor' => $anchor, 'from' => '11:00', 'to' => '12:30', 'days' => [1]], ['waking', 'lunch', 'lights-out']);

@@ -32,6 +32,7 @@
         practices,
         put_offs = [],
         home_checks = [],
+        self_checks = [],
         effects = [],
         trends = [],
         anchors = [],
@@ -209,6 +210,18 @@
                         {#each trends as each, index (index)}<li class="border-t border-rule py-1.5 text-[0.925rem]">
                                 <strong>{each.name}.</strong>
                                 {each.trend}{#if each.days}<span class="block text-muted">{each.days}</span>{/if}
+                            </li>{/each}
+                    </ul>
+                {/if}
+                {#if self_checks.length > 0}
+                    <h2 class="mt-4 mb-1 text-[1.05rem]">What the patient saw</h2>
+                    <ul>
+                        {#each self_checks as check, index (index)}<li
+                                class="border-t border-rule py-1.5 text-[0.925rem]"
+                            >
+                                {check.exercise}, {check.asked}: {check.lately
+                                    ? `first ${check.first}; lately ${check.lately}`
+                                    : check.first} <span class="text-muted">(their own word)</span>
                             </li>{/each}
                     </ul>
                 {/if}

@@ -11,7 +11,7 @@
     import SecondLookCard from './SecondLookCard.svelte';
     import { secondLooks } from './keeping/secondLooks';
     import Unsent from './Unsent.svelte';
-    import { lengthOf, ridgeWords, t, tallyWords, tn, told } from './words';
+    import { anchorOf, lengthOf, ridgeWords, t, tallyWords, tn, told } from './words';
     import WasThatYou from './WasThatYou.svelte';
     import type { TodayData, TodayItem, TodaySlot } from './types';
 
@@ -91,7 +91,7 @@
     <div>
         <p class="muted">{today.isOld ? '' : today.day.label}</p>
         <h1>
-            {#if isRunning && next}{t('patient.today.next', { anchor: t(`anchor.${next.anchor}`) })}
+            {#if isRunning && next}{t('patient.today.next', { anchor: anchorOf(next) })}
             {:else if isRunning && slots.length > 0}{t('patient.today.all-done')}
             {:else}{t('patient.today.none-due')}{/if}
         </h1>
@@ -192,7 +192,7 @@
                     {@const its = itemOf(slot)}
                     <li class="row">
                         <span
-                            >{t(`anchor.${slot.anchor}`)}
+                            >{anchorOf(slot)}
                             <span class="muted"
                                 >· {slot.done
                                     ? t('patient.today.done-at', { time: slot.done.at })
@@ -212,7 +212,7 @@
                                         : slot.done
                                           ? 'patient.today.again'
                                           : 'patient.today.begin',
-                                )}<span class="visually-hidden"> {t(`anchor.${slot.anchor}`)}</span></button
+                                )}<span class="visually-hidden"> {anchorOf(slot)}</span></button
                             >
                         {/if}
                     </li>

@@ -28,6 +28,8 @@
             lineage: recovery.item.lineage,
             breaths_done: Math.min(log.breaths_done, most),
             open_ms: null,
+            steps_done: null,
+            self_checks: null,
             tempo: null,
             enough_step: null,
         });

@@ -66,6 +66,8 @@ export interface TodayItem extends Playable {
     told: ToldPart[];
     /** What is said before each exercise of a routine, by the number of its step. */
     taught: { step: number; name: string; told: { key: string; text: string }[] }[];
+    /** What is asked afterwards, one tap each. */
+    checks: { key: string; question: string; answers: { value: string; label: string }[] }[];
     /** Everything that is needed. */
     needs: string[];
     night: NightEnding | null;
@@ -85,6 +87,8 @@ export type NotToday = 'tired' | 'busy' | 'ill' | 'symptoms';
 export interface TodaySlot {
     lineage: string;
     anchor: string;
+    /** Of a habit of one's own. */
+    name: string | null;
     from: string;
     to: string;
     closes_at: string;
@@ -229,6 +233,7 @@ export interface PracticeLog {
     interruptions: number;
     /** Lengths of open cues, as they were ended. */
     open_ms: number[] | null;
+    self_checks: Record<string, string> | null;
     /** How far each step of a routine got. */
     steps_done: { step: number; breaths: number; seconds: number }[] | null;
     /** The step in which the patient said that it is enough. */

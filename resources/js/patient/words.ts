@@ -58,3 +58,7 @@ export const ridgeWords = (): RidgeWords =>
 /** One part of what is told of an exercise; empty where it has none. */
 export const told = (item: { told: ToldPart[] }, part: string): string[] =>
     item.told.find((each) => each.part === part)?.texts ?? [];
+
+/** What a practice hangs on, by its own name where it has one. */
+export const anchorOf = (slot: { anchor: string; name?: string | null }): string =>
+    slot.name ?? t(`anchor.${slot.anchor}`);

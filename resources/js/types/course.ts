@@ -134,4 +134,6 @@ export interface CourseProps {
     trends?: { name: string; trend: string; days: string | null }[];
     put_offs?: { on: string; exercise: string; anchor: string; reason: string }[];
     home_checks?: { on: string; rate: number; doubtful: number }[];
+    /** What the patient answered after practices. */
+    self_checks?: { exercise: string; asked: string; first: string; lately: string; answers: number }[];
 }

@@ -14,6 +14,8 @@ export interface PatientHead {
 
 export interface AnchorFields {
     anchor: string;
+    /** Of a habit of the patient's own. */
+    name?: string;
     /** Not of a template's. */
     label?: string;
     from: string;
@@ -36,6 +38,8 @@ export interface DraftFields {
     routine_name?: string;
     steps?: RoutineStep[];
     why: string | null;
+    /** What is asked after each practice. */
+    checks: string[];
     /** Fields of the least that still counts, over the prescribed ones; null for the technique's own. */
     short: Record<string, number | string | number[]> | null;
     /** Null for the generated one. */
@@ -224,6 +228,7 @@ export interface BodyChoices {
     props: PropChoice[];
     efforts: Choice[];
     gazes: PlacedChoice[];
+    endings: Choice[];
 }
 
 export interface BenchChoices extends BodyChoices {
@@ -231,7 +236,7 @@ export interface BenchChoices extends BodyChoices {
     techniques: TechniqueChoice[];
     routines: RoutineChoice[];
     kinds: Choice[];
-    endings: Choice[];
+    checks: Choice[];
     fades: Choice[];
     countings: Choice[];
     schools: (Choice & { assumes: Record<string, string> })[];

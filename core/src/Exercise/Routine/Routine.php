@@ -100,15 +100,13 @@ final readonly class Routine
      */
     public function timeline(?Ending $usual = null, School $school = School::GentleControl, ?array $only = null): Timeline
     {
-        $segments = array_map(
-            fn (Segment $segment) => $segment->inStep(1), Cues::bells($this->exercises()[0]->bellsFirst, 'cue.bell.begin'),
+        $led = array_filter(
+            $this->steps, fn (int $index) => $only === null || in_array($index, $only, true), ARRAY_FILTER_USE_KEY,
         );
+        $segments = self::bellsBefore($led);
         $position = null;
         $last = $before = null;
-        foreach ($this->steps as $index => $step) {
-            if ($only !== null && ! in_array($index, $only, true)) {
-                continue;
-            }
+        foreach ($led as $index => $step) {
             $of = [];
             if ($step->prescription !== null) {
                 $to = $step->prescription->position;
@@ -132,6 +130,19 @@ final readonly class Routine
         $ending = $last === null ? Cues::bells(1, 'cue.bell.end') : Compiler::ending($last, $usual);
 
         return new Timeline([...$segments, ...array_map(fn (Segment $segment) => $segment->inStep(max(1, count($this->steps))), $ending)]);
+    }
+
+    /**
+     * @param  array<int, RoutineStep>  $led
+     * @return list<Segment> the bells of the first exercise, before anything else
+     */
+    private static function bellsBefore(array $led): array
+    {
+        $first = array_values(array_filter(array_map(fn (RoutineStep $step) => $step->prescription, $led)))[0] ?? null;
+
+        return array_map(
+            fn (Segment $segment) => $segment->inStep((int) array_key_first($led) + 1), Cues::bells($first->bellsFirst ?? 0, 'cue.bell.begin'),
+        );
     }
 
     /** One cue for each sentence; getting from one position into the next takes its time. */

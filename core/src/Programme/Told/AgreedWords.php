@@ -73,7 +73,7 @@ final class AgreedWords
         return [
             new Sentence(Part::When, 'told.when.times', ['count' => count($slots)]),
             ...array_map(fn (AnchorSlot $slot) => new Sentence(Part::When, count($slot->weekdays) === 7 ? 'told.when.slot' : 'told.when.slot-on', [
-                'anchor' => ['key' => "anchor.{$slot->anchor->value}"], 'from' => $slot->from->toString(), 'to' => $slot->to->toString(),
+                'anchor' => $slot->name !== '' ? $slot->name : ['key' => "anchor.{$slot->anchor->value}"], 'from' => $slot->from->toString(), 'to' => $slot->to->toString(),
                 ...(count($slot->weekdays) === 7 ? [] : ['days' => implode(',', array_map(fn (Weekday $day) => $day->value, $slot->weekdays))]),
             ]), $slots),
         ];

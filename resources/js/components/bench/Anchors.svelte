@@ -5,6 +5,8 @@
 
     let { bench, choices }: { bench: Bench; choices: BenchChoices } = $props();
 
+    /** A habit that the prescriber names. */
+    const OWN = 'own';
     const anchors = $derived(bench.fields.anchors);
     const free = $derived(
         choices.anchors.filter((choice) => !anchors.some((anchor) => anchor.anchor === choice.value)),
@@ -14,7 +16,13 @@
         const choice = choices.anchors.find((each) => each.value === key);
         const anchor = anchors[index];
         if (!choice || !anchor) return;
-        Object.assign(anchor, { anchor: choice.value, label: choice.label, from: choice.from, to: choice.to });
+        Object.assign(anchor, {
+            anchor: choice.value,
+            label: choice.label,
+            from: choice.from,
+            to: choice.to,
+            ...(choice.value === OWN ? { name: '' } : {}),
+        });
         bench.changed();
     }
 
@@ -32,7 +40,7 @@
     }
 
     function add(): void {
-        const choice = free[0];
+        const choice = free.find((each) => each.value !== OWN);
         if (!choice) return;
         const anchor = {
             anchor: choice.value,
@@ -74,6 +82,14 @@
                             <option value={choice.value}>{choice.label}</option>
                         {/each}
                     </select>
+                    {#if anchor.anchor === OWN}<input
+                            class="slot small !w-[11rem] !text-left"
+                            aria-label="Name of the habit"
+                            placeholder="the news on the radio"
+                            maxlength="60"
+                            bind:value={anchor.name}
+                            oninput={() => bench.changed()}
+                        />{/if}
                 </td>
                 <td class="pr-3 whitespace-nowrap">
                     <input

@@ -49,7 +49,7 @@
         ['ladder', 'Ladder'],
         ['fit', 'Fit, tap'],
         ['compare', 'Compare'],
-        ['more', 'Short version, why'],
+        ['more', 'Short, asked, why'],
         ['goal', 'Goal'],
         ['start', 'Templates, files'],
     ] as const;
@@ -99,7 +99,7 @@
         {:else if panel === 'ladder' && technique}<LadderPanel {bench} />
         {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} />
         {:else if panel === 'compare' && technique}<ComparePanel {bench} before={inForce} />
-        {:else if panel === 'more'}<ShortAndWhy {bench} {technique} />
+        {:else if panel === 'more'}<ShortAndWhy {bench} {choices} {technique} />
         {:else if panel === 'start'}<StartPanel
                 {bench}
                 {choices}

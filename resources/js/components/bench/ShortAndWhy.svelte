@@ -1,9 +1,10 @@
 <script lang="ts">
     import { short } from '../../shared/format';
-    import type { TechniqueChoice } from '../../types/pages';
+    import type { BenchChoices, TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 
-    let { bench, technique }: { bench: Bench; technique: TechniqueChoice | undefined } = $props();
+    let { bench, choices, technique }: { bench: Bench; choices: BenchChoices; technique: TechniqueChoice | undefined } =
+        $props();
 
     const field = $derived(
         technique?.length === 'minutes' ? 'minutes' : technique?.length === 'derived' ? null : 'breaths',
@@ -20,6 +21,12 @@
             ? chosen.filter((each) => each !== step)
             : [...chosen, step].sort((a, b) => a - b);
         bench.fields.short = steps.length === 0 ? null : { steps };
+        bench.typed();
+    }
+
+    function ask(check: string): void {
+        const checks = bench.fields.checks ?? [];
+        bench.fields.checks = checks.includes(check) ? checks.filter((each) => each !== check) : [...checks, check];
         bench.typed();
     }
 
@@ -70,6 +77,19 @@
             {#if bench.mine.errors.short}<span class="font-semibold text-clay">{bench.mine.errors.short}</span>{/if}
         </p>
     {/if}
+    <fieldset class="flex flex-wrap items-baseline gap-x-3">
+        <legend class="float-left mr-3">Asked after each practice:</legend>
+        {#each choices.checks as check (check.value)}
+            <label class="whitespace-nowrap"
+                ><input
+                    type="checkbox"
+                    class="mr-1 size-4 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
+                    checked={(bench.fields.checks ?? []).includes(check.value)}
+                    onchange={() => ask(check.value)}
+                />{check.label}</label
+            >
+        {/each}
+    </fieldset>
     <label class="flex flex-wrap items-baseline gap-2"
         >Why this patient does it
         <input

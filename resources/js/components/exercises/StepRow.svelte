@@ -198,6 +198,7 @@
                         'Eyes',
                         body.gazes.filter((each) => each.positions.includes(position)),
                     )}
+                    {#if last}it ends {@render choose('ending', 'It ends', body.endings)}{/if}
                     {#each things as prop (prop.value)}<label class="mr-3 whitespace-nowrap"
                             ><input
                                 type="checkbox"

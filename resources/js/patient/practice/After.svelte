@@ -5,6 +5,7 @@
         smooth: 'yes' | 'partly' | 'no' | null;
         slight_symptom: boolean | null;
         remark: string | null;
+        self_checks: Record<string, string> | null;
     }
 </script>
 
@@ -12,16 +13,26 @@
     import { onMount } from 'svelte';
     import Rating from './Rating.svelte';
     import { t } from '../words';
+    import type { TodayItem } from '../types';
 
     interface Props {
         symptom: string;
+        /** What is asked besides. */
+        checks: TodayItem['checks'];
         onchange: (ratings: Ratings) => void;
         onfinished: (ratings: Ratings) => void;
     }
 
-    let { symptom, onchange, onfinished }: Props = $props();
+    let { symptom, checks, onchange, onfinished }: Props = $props();
 
-    let ratings = $state<Ratings>({ after: null, effort: null, smooth: null, slight_symptom: null, remark: null });
+    let ratings = $state<Ratings>({
+        after: null,
+        effort: null,
+        smooth: null,
+        slight_symptom: null,
+        remark: null,
+        self_checks: null,
+    });
     let heading: HTMLHeadingElement | undefined = $state();
     onMount(() => {
         heading?.focus();
@@ -31,7 +42,7 @@
     const SMOOTH = ['yes', 'partly', 'no'] as const;
 
     const said = (): Ratings => ({
-        ...ratings,
+        ...$state.snapshot(ratings),
         remark: ratings.remark?.trim() ? ratings.remark.trim().slice(0, 1000) : null,
     });
     // What is rated is kept as it is tapped, so that a closed tab does not lose it.
@@ -71,6 +82,24 @@
             {/each}
         </div>
     </div>
+    {#each checks as check (check.key)}
+        <div class="stack" role="group" aria-labelledby="check-{check.key}">
+            <h2 id="check-{check.key}">{check.question}</h2>
+            <div class="row">
+                {#each check.answers as answer (answer.value)}
+                    <button
+                        type="button"
+                        class="button second"
+                        class:chosen={ratings.self_checks?.[check.key] === answer.value}
+                        aria-pressed={ratings.self_checks?.[check.key] === answer.value}
+                        onclick={() => {
+                            ratings.self_checks = { ...ratings.self_checks, [check.key]: answer.value };
+                        }}>{answer.label}</button
+                    >
+                {/each}
+            </div>
+        </div>
+    {/each}
     <label class="row slight"
         ><span>{t('patient.practice.slight')}</span><input
             type="checkbox"

@@ -31,6 +31,7 @@
     interface Props {
         item: TodayItem;
         played: Playable;
+        /** What it hangs on, in words. */
         anchor: string | null;
         context: AudioContext;
         settings: Settings;
@@ -284,7 +285,7 @@
                 >{stepAt > 0
                     ? t('patient.practice.nth', { n: stepAt, all: item.taught.length })
                     : anchor
-                      ? t(`anchor.${anchor}`).toLowerCase()
+                      ? anchor.toLowerCase()
                       : ''}</span
             >{/if}
     </div>

@@ -13,7 +13,7 @@
     import Player, { type Progress } from './Player.svelte';
     import Rating from './Rating.svelte';
     import Stopped from './Stopped.svelte';
-    import { t } from '../words';
+    import { anchorOf, t } from '../words';
     import type { Playable, PracticeLog, PracticeOf, TodayItem, TodaySlot } from '../types';
 
     interface Props {
@@ -51,6 +51,7 @@
         recovered_after_s: null,
         interruptions: 0,
         open_ms: null,
+        self_checks: null,
         steps_done: null,
         enough_step: null,
         tempo: null,
@@ -212,7 +213,7 @@
         {joinedSeconds}
         settings={settings()}
         {voice}
-        anchor={slot?.anchor ?? null}
+        anchor={slot ? anchorOf(slot) : null}
         {context}
         help={of.help}
         seconds={of.rules.seconds}
@@ -234,6 +235,7 @@
 {:else}
     <After
         symptom={of.rated_symptom}
+        checks={item.checks}
         onchange={(ratings) => keepUnfinished({ ...log, ...ratings })}
         onfinished={finished}
     />

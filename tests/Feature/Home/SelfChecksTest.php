@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Home;
+
+use App\Models\Practice;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Feature\Scenario;
+use Tests\TestCase;
+
+final class SelfChecksTest extends TestCase
+{
+    use RefreshDatabase;
+    use Scenario;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->clinicWithPatient();
+        $this->screen();
+    }
+
+    public function test_what_is_asked_after_a_practice_is_answered_with_a_tap_and_read_on_the_course(): void
+    {
+        $version = $this->issue(['checks' => ['first-hand', 'back-gap', 'shoulders'], 'hands' => 'chest-and-belly', 'position' => 'seated']);
+        self::assertSame(['first-hand', 'shoulders'], array_map(fn ($check) => $check->value, $version->items()->sole()->item()->checks), 'nobody who sits has a gap under the back');
+        [, $credential] = $this->device();
+        auth()->forgetGuards();
+        $item = $this->fromDevice($credential)->todayOnDevice()['items'][0];
+        self::assertSame(['Which hand moved first?', ['belly', 'both', 'chest']], [$item['checks'][0]['question'], array_column($item['checks'][0]['answers'], 'value')]);
+
+        $this->outbox('practice', $this->practiceLog($version, ['self_checks' => ['first-hand' => 'belly', 'shoulders' => 'perhaps', 'back-gap' => 'stayed']]))->assertStored();
+        self::assertSame(['first-hand' => 'belly'], Practice::query()->sole()->self_checks, 'only what was asked, only with an answer that it has');
+        auth()->forgetGuards();
+        $this->actingAs($this->practitioner, 'practitioner');
+        self::assertSame([['exercise' => 'Extended exhale', 'asked' => 'which hand moved first', 'first' => 'belly 1', 'lately' => '', 'answers' => 1]], array_map(fn (array $line) => array_replace(array_flip(['exercise', 'asked', 'first', 'lately', 'answers']), $line), $this->course()['self_checks']));
+    }
+
+    public function test_how_far_each_step_of_a_routine_got_is_kept_and_a_stop_names_its_step(): void
+    {
+        $steps = [
+            ['kind' => 'exercise', 'technique' => 'shoulder-rolls', 'minutes' => 1],
+            ['kind' => 'exercise', 'technique' => 'extended-exhale', 'position' => 'seated', 'breaths' => 4],
+        ];
+        $version = $this->issue(['kind' => 'routine', 'routine_name' => 'Two', 'steps' => $steps, 'short' => ['steps' => [1]], 'times_a_day' => 1]);
+        $item = $version->items()->sole()->item();
+        self::assertSame(40_000, $item->shortTimeline()?->exerciseMs());
+        self::assertSame([2], array_values(array_unique(array_map(fn ($cue) => $cue->place->step, $item->shortTimeline()->cues()))), 'the steps that are left keep their numbers');
+
+        [, $credential] = $this->device();
+        auth()->forgetGuards();
+        $this->fromDevice($credential)->outbox('practice', $this->practiceLog($version, [
+            'breaths_done' => 2, 'seconds_done' => 80, 'steps_done' => [['step' => 1, 'breaths' => 0, 'seconds' => 60], ['step' => 2, 'breaths' => 2, 'seconds' => 20]],
+            'stop_class' => 'made-me-stop', 'stop_symptom' => 'dizziness',
+        ]))->assertStored();
+        auth()->forgetGuards();
+        $this->actingAs($this->practitioner, 'practitioner');
+        self::assertStringContainsString('steps 1: 60 s, 2: 2 breaths, stopped in step 2, Extended exhale', $this->course()['practices'][0]['got']);
+    }
+}
