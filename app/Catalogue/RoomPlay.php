@@ -41,7 +41,7 @@ final class RoomPlay
     {
         $words = [];
         foreach ($routine->steps ?? [] as $index => $step) {
-            foreach ($step->prescription === null ? [] : ExerciseTold::step($step->prescription, $school) as $sentence) {
+            foreach ($step->prescription === null ? [] : ExerciseTold::anyStep($step->prescription, $school) as $sentence) {
                 $words[($index + 1).":{$sentence->key}"] = Told::say($sentence);
             }
         }

@@ -207,7 +207,7 @@ final class TodayItems
                     'step' => $index + 1, 'name' => PlainName::of($step->prescription),
                     'told' => array_map(
                         fn (Sentence $sentence) => ['key' => $sentence->key, 'text' => Told::say($sentence)],
-                        ExerciseTold::step($step->prescription, $item->school),
+                        ExerciseTold::anyStep($step->prescription, $item->school),
                     ),
                 ];
             }

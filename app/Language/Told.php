@@ -7,6 +7,8 @@ namespace App\Language;
 use Carbon\CarbonImmutable;
 use IvoryPace\Breath\CueKind;
 use IvoryPace\Breath\Timeline\Cue;
+use IvoryPace\Breath\Timeline\Segment;
+use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Exercise\Told\Sentence;
@@ -73,12 +75,12 @@ final class Told
         return self::inWords(Spoken::shown($cue));
     }
 
-    /** The first lines that are heard, to the first two phases: "ready … in, nose … out, nose". */
+    /** The first lines that are heard once it is led, to the first two phases: "ready … in, nose … out, nose". */
     public static function heardFirst(Timeline $timeline): string
     {
-        $lines = array_values(array_filter(array_map(
-            fn (Cue $cue) => $cue->kind === CueKind::Bell ? '' : self::spoken($cue), array_slice($timeline->cues(), 0, self::FIRST_LINES + 3),
-        )));
+        $led = array_filter($timeline->segments, fn (Segment $segment) => $segment->role !== SegmentRole::Teach);
+        $cues = array_slice(array_merge([], ...array_map(fn (Segment $segment) => $segment->cues, array_values($led))), 0, self::FIRST_LINES + 3);
+        $lines = array_values(array_filter(array_map(fn (Cue $cue) => $cue->kind === CueKind::Bell ? '' : self::spoken($cue), $cues)));
 
         return implode(' … ', array_slice(array_values(array_unique($lines)), 0, self::FIRST_LINES));
     }

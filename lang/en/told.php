@@ -37,9 +37,18 @@ return [
         'weight' => 'Put a book or block of :kg kg on your belly.',
         'own' => 'Have ready: :what.',
     ],
+    'without' => [
+        'weight' => 'Take the weight away.',
+        'strap' => 'Take the strap off.',
+    ],
     'breath' => [
         'free' => 'Let the breath go its own way.',
         'on' => 'Breathe on while you tense.',
+    ],
+    'tense' => [
+        'once' => '{1} Tense one place, once.|[2,*] Tense :count places in turn, once each.',
+        'each' => '{1} Tense one place, :times times.|[2,*] Tense :count places in turn, :times times each.',
+        'list' => 'Tense :count places in turn, this often: :times.',
     ],
     'start' => [
         'exhale' => 'Begin with a breath out.',
@@ -95,6 +104,7 @@ return [
     'open' => [
         'hum' => 'Hum as long as it is easy. Tap when it ends.',
         'exhale' => 'Breathe out as long as it is easy. Tap when it ends.',
+        'exhale-complete' => 'Tap when all the air is out.',
         'retention' => 'Breathe when you want to, and tap when you do.',
     ],
     'size' => [
@@ -125,14 +135,14 @@ return [
         'any-time' => 'Stop when you want. A light head in the first days can pass.',
         'light-headed' => 'Stop if you get a light head for more than a few breaths.',
         'not-easing' => 'Get help if it does not get better.',
-        'if' => 'Stop if you feel :feel.',
+        'if' => 'Stop if you :feel.',
         'feel' => [
-            'dizziness' => 'dizzy',
-            'tingling' => 'tingling',
-            'cramp' => 'a cramp',
-            'breathlessness' => 'more out of breath',
+            'dizziness' => 'feel dizzy',
+            'tingling' => 'feel tingling',
+            'cramp' => 'get a cramp',
+            'breathlessness' => 'get out of breath',
             'panic' => 'panic',
-            'unreal' => 'unreal',
+            'unreal' => 'feel unreal',
         ],
     ],
     'check' => [
@@ -146,6 +156,7 @@ return [
     'length' => [
         'breaths' => '{1} Take one breath.|[2,*] Take :count breaths.',
         'rounds' => '{1} Do one round.|[2,*] Do :count rounds.',
+        'rounds-of' => '{1} Do one round of :breaths breaths.|[2,*] Do :count rounds of :breaths breaths.',
         'minutes' => 'It takes about :minutes min.',
         'each' => '{1} Take one breath at each length.|[2,*] Take :count breaths at each length.',
         'list' => 'Breaths at each length: :list.',
@@ -153,20 +164,22 @@ return [
     ],
     'when' => [
         'times' => '{1} Do it once a day.|[2,*] Do it :count times a day.',
-        'slot' => ':anchor, between :from and :to.',
-        'slot-on' => ':anchor, between :from and :to, on :days.',
+        'slot' => ':Anchor, between :from and :to.',
+        'slot-on' => ':Anchor, between :from and :to, on :days.',
         'needed' => 'Use it when: :when.',
         'most' => '{1} At most once a day.|[2,*] At most :count times a day.',
     ],
     'least' => [
         'breaths' => '{1} Take at least one breath.|[2,*] Take at least :count breaths.',
         'rounds' => '{1} Do at least one round.|[2,*] Do at least :count rounds.',
+        'rounds-of' => '{1} Do at least one round of :breaths breaths.|[2,*] Do at least :count rounds of :breaths breaths.',
         'minutes' => 'Do at least :minutes min.',
         'counts' => 'That counts in full.',
     ],
     'step' => [
         'breaths' => '{1} :n. :name, :position, one breath.|[2,*] :n. :name, :position, :count breaths.',
         'rounds' => '{1} :n. :name, :position, one round.|[2,*] :n. :name, :position, :count rounds.',
+        'rounds-of' => '{1} :n. :name, :position, one round of :breaths breaths.|[2,*] :n. :name, :position, :count rounds of :breaths breaths.',
         'minutes' => ':n. :name, :position, :minutes min.',
         'settle' => ':n. Settle in, :s s.',
         'free' => ':n. Breathe as it comes, :s s.',
@@ -175,8 +188,13 @@ return [
     'end' => [
         'quiet' => 'It ends without a bell.',
         'asleep' => 'You are welcome to fall asleep.',
+        'asleep-at-night' => 'At lights out you may sleep.',
         'quiet-at-night' => 'At lights out it ends without a bell, and you may sleep.',
         'slow' => 'Notice how you are. Then open your eyes and lift your head.',
+        'slow-lying' => 'Notice how you are. Then open your eyes.',
+        'slow-eyes-open' => 'Notice how you are. Then lift your head.',
+        'slow-eyes-open-lying' => 'Notice how you are.',
+        'weight' => 'Take the weight away.',
         'roll' => 'Roll to one side and rest there.',
         'sit-up' => 'Then sit up slowly, head last.',
         'no-bell' => 'No bell rings.',

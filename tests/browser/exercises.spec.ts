@@ -121,7 +121,7 @@ test('a shipped routine is copied by keyboard, changed, kept, tried and deleted'
     await page.getByLabel('Kind, step 5').selectOption({ label: 'exercise' });
     await page.getByLabel('Exercise, step 5').selectOption({ label: 'Body scan' });
     await page.getByRole('button', { name: 'hands, things, route' }).last().press('Enter');
-    await page.getByLabel('It ends, step 5').selectOption({ label: 'quietly, falling asleep is welcome' });
+    await page.getByLabel('It ends, step 5').selectOption({ label: 'quietly; lying, falling asleep is welcome' });
     await expectNoAxeViolations(page);
 
     const name = newName('Shift');
@@ -131,7 +131,7 @@ test('a shipped routine is copied by keyboard, changed, kept, tried and deleted'
     await expect(page.getByLabel('Ratio, step 1')).toHaveValue('4:7');
     await page.getByRole('button', { name: 'hands, things, route' }).last().click();
     await expect(page.getByLabel('It ends, step 5').locator('option:checked')).toHaveText(
-        'quietly, falling asleep is welcome',
+        'quietly; lying, falling asleep is welcome',
     );
     await page.getByRole('button', { name: 'Try it as it is kept' }).click();
     await page.getByRole('button', { name: 'Go on to the exercise' }).click();

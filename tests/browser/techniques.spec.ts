@@ -21,6 +21,7 @@ async function play(
     phones: Phones,
     technique: string,
     fields: Record<string, string>,
+    position: string | null = null,
 ): Promise<{ phone: Page; record: string }> {
     await signIn(page);
     const record = await addPatient(page, newName('Technique Wren'));
@@ -30,6 +31,7 @@ async function play(
     await pick(page, technique);
     await answered;
     for (const [label, value] of Object.entries(fields)) await type(page, label, value);
+    if (position !== null) await page.getByLabel('Position').selectOption(position);
     await page.getByRole('button', { name: 'Issue version 1' }).click();
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const phone = await phones.open();
@@ -53,10 +55,14 @@ test('alternate nostril leads from side to side and counts its rounds as breaths
 });
 
 test('a hum lasts until it is tapped, by finger or space bar, and its length is kept', async ({ page, phone }) => {
-    const { phone: mine, record } = await play(page, phone, 'Humming exhale', {
-        'Seconds a count': '0.4',
-        Breaths: '2',
-    });
+    const { phone: mine, record } = await play(
+        page,
+        phone,
+        'Humming exhale',
+        { 'Seconds a count': '0.4', Breaths: '2' },
+        // Lying, it would end without a word at night.
+        'seated',
+    );
     await expect(mine.locator('[data-cue="hum"]')).toBeVisible({ timeout: 15_000 });
     await expect(mine.locator('[data-cue="hum"]')).toHaveText('hum, as long as it is easy');
     await mine.waitForTimeout(2500);

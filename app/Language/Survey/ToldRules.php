@@ -205,6 +205,11 @@ final class ToldRules
 
         return array_keys(array_filter([
             'a bell after what ends in sleep' => $isQuiet && $last->role !== SegmentRole::Exercise && $sounds($last->cues),
+            'sleep is offered to somebody who could fall' => ! $item->prescription->position->isLying()
+                && array_filter(Instruction::of($item), fn (Sentence $sentence) => str_contains($sentence->key, 'asleep')) !== [],
+            'a weight stays where it is' => $item->prescription->hasWeight() && ! in_array(
+                'cue.return.weight', array_map(fn (Cue $cue) => $cue->instruction, $item->timeline()->cues()), true,
+            ),
             'a bell at night' => $night !== null && $sounds(array_merge([], ...array_map(fn ($segment) => $segment->cues, $night['segments']))),
             'no way back from lying' => ! $isQuiet && $item->prescription->position->isLying() && $last->role !== SegmentRole::Return,
         ]));

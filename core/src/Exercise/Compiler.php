@@ -9,7 +9,6 @@ use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
-use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Recipes\Cues;
 use WeakMap;
 
@@ -20,6 +19,8 @@ final class Compiler
     private static ?WeakMap $compiled = null;
 
     private const ROLL_MS = 10_000;
+
+    private const WEIGHT_MS = 6_000;
 
     private const SIT_UP_MS = 15_000;
 
@@ -70,26 +71,33 @@ final class Compiler
         $isScan = $last->demandsThat(Demand::ScansBody);
         $said = fn (string $key, int $ms): Segment => new Segment(SegmentRole::Settle, [new Cue(CueKind::Settle, 0, $ms, $key)]);
         if ($ending === Ending::Quiet) {
-            return $isScan ? [$said('cue.end.sleep-welcome', self::END_OF_SCAN_MS)] : [];
+            return [
+                ...($last->hasWeight() ? [$said('cue.return.weight', self::WEIGHT_MS)] : []),
+                ...($isScan && $last->position->isLying() ? [$said('cue.end.sleep-welcome', self::END_OF_SCAN_MS)] : []),
+            ];
         }
         $slow = $ending === Ending::Slow ? [
             $said('cue.end.notice', self::NOTICE_MS),
-            ...($last->position === Position::Walking ? [] : [$said('cue.end.open-eyes', self::OPEN_EYES_MS)]),
+            ...($last->mayCloseEyes() ? [$said('cue.end.open-eyes', self::OPEN_EYES_MS)] : []),
             ...($last->position->isLying() ? [] : [$said('cue.end.lift-head', self::LIFT_HEAD_MS)]),
         ] : [];
 
         return [
             ...($isScan ? [$said('cue.end.stay-awake', self::END_OF_SCAN_MS)] : []), ...$slow,
             ...Cues::bells($last->bellsLast, 'cue.bell.end'),
-            ...($last->position->isLying() ? [self::returnFromLying()] : []),
+            ...($last->position->isLying() ? [self::returnFromLying($last)] : []),
         ];
     }
 
-    public static function returnFromLying(): Segment
+    /** @param  Prescription|null  $last  what was done lying; a weight is put aside first */
+    public static function returnFromLying(?Prescription $last = null): Segment
     {
+        $at = $last?->hasWeight() === true ? self::WEIGHT_MS : 0;
+
         return new Segment(SegmentRole::Return, [
-            new Cue(CueKind::Return, 0, self::ROLL_MS, 'cue.return.roll'),
-            new Cue(CueKind::Return, self::ROLL_MS, self::SIT_UP_MS, 'cue.return.sit-up'),
+            ...($at > 0 ? [new Cue(CueKind::Return, 0, $at, 'cue.return.weight')] : []),
+            new Cue(CueKind::Return, $at, self::ROLL_MS, 'cue.return.roll'),
+            new Cue(CueKind::Return, $at + self::ROLL_MS, self::SIT_UP_MS, 'cue.return.sit-up'),
         ]);
     }
 }

@@ -9,7 +9,7 @@ enum Ending: string
 {
     /** A bell, and getting up slowly after lying down. */
     case Bell = 'bell';
-    /** Falling asleep is welcome: no bell and no getting up; nothing sounds after the last cue. */
+    /** No bell and no getting up; nothing sounds after the last cue. Lying, falling asleep is welcome. */
     case Quiet = 'quiet';
     /** The effect is noticed, then the eyes open and the head comes up, before the bell. */
     case Slow = 'slow';
@@ -18,7 +18,7 @@ enum Ending: string
     {
         return match ($this) {
             self::Bell => 'a bell and the way back',
-            self::Quiet => 'quietly, falling asleep is welcome',
+            self::Quiet => 'quietly; lying, falling asleep is welcome',
             self::Slow => 'slowly, noticing the effect',
         };
     }

@@ -186,7 +186,7 @@ final readonly class Prescription
     /** @return list<Demand> what it asks of body and mind beside breathing */
     public function demands(): array
     {
-        $withoutPrelude = ($this->parameters['prelude'] ?? 1.0) === 2.0;
+        $withoutPrelude = ($this->parameters['prelude'] ?? 1.0) === 2.0 || $this->position->isLying();
 
         return [
             ...array_values(
@@ -205,6 +205,18 @@ final readonly class Prescription
     public function isFullSize(): bool
     {
         return in_array($this->effort, [Effort::Full, Effort::Complete], true);
+    }
+
+    /** True when the eyes may be closed at the end of it. */
+    public function mayCloseEyes(): bool
+    {
+        return $this->position !== Position::Walking && in_array($this->gaze, [Gaze::Choice, Gaze::Closed], true);
+    }
+
+    /** True when something heavy lies on the belly. */
+    public function hasWeight(): bool
+    {
+        return ($this->parameters['weight'] ?? 0.0) > 0;
     }
 
     /** True when a second inhale is stacked on the first. */

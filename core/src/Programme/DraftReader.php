@@ -52,7 +52,12 @@ final class DraftReader
             $asNeeded = $fields->attempt('use_when', fn () => new AsNeeded($fields->text('use_when'), $most ?? 1));
         } else {
             $times = $fields->attempt('times_a_day', fn () => $fields->whole('times_a_day', 1, WeekPlan::MAX_A_DAY, 'practices a day'));
-            $plan = $times === null ? null : $fields->attempt('times_a_day', fn () => PlanFields::read($values['anchors'], $times, $routine === null ? $prescription?->technique : null));
+            $usual = match (true) {
+                $routine !== null => UsualAnchors::ofRoutine($routine),
+                $prescription !== null => UsualAnchors::of($prescription->technique),
+                default => [],
+            };
+            $plan = $times === null ? null : $fields->attempt('times_a_day', fn () => PlanFields::read($values['anchors'], $times, $usual));
             $values['anchors'] = $plan === null ? $values['anchors'] : PlanFields::write($plan);
         }
         $why = $fields->attempt('why', fn () => $fields->shortText('why', Item::MAX_WHY, 'The reason for the patient'));

@@ -95,12 +95,13 @@ final readonly class Item
         ];
     }
 
-    /** True when falling asleep is welcome at its end, at least at night. */
+    /** True when falling asleep is welcome at its end, at least at night: only where one lies, and could not fall. */
     public function endsInSleep(): bool
     {
         $last = $this->exercises()[count($this->exercises()) - 1];
 
-        return ! $this->goesOn && ($last->ending === Ending::Quiet || ($this->isLeftOpenLying() && $this->nights() > 0));
+        return ! $this->goesOn && $last->position->isLying()
+            && ($last->ending === Ending::Quiet || ($this->isLeftOpenLying() && $this->nights() > 0));
     }
 
     /** The exercise with which it ends lies, and nothing says how it ends. */

@@ -6,7 +6,6 @@ namespace IvoryPace\Programme;
 
 use IvoryPace\Calendar\ClockTime;
 use IvoryPace\Calendar\Weekday;
-use IvoryPace\Exercise\Technique;
 use IvoryPace\InvalidValue;
 
 /** A week's plan as plain fields, read and written. */
@@ -18,11 +17,11 @@ final class PlanFields
      *
      * @param  mixed  $fields  list of anchor, from, to, days (ISO weekdays)
      * @param  int  $timesADay  1–9
-     * @param  Technique|null  $technique  whose usual times come first; null for a routine
+     * @param  list<Anchor>  $usual  which come first
      *
      * @throws InvalidValue
      */
-    public static function read(mixed $fields, int $timesADay, ?Technique $technique = null): WeekPlan
+    public static function read(mixed $fields, int $timesADay, array $usual = []): WeekPlan
     {
         if (! is_array($fields)) {
             throw InvalidValue::because('Anchors are a list.');
@@ -32,7 +31,7 @@ final class PlanFields
             $slots[] = self::slot(is_array($field) ? $field : []);
         }
 
-        return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay, $technique));
+        return new WeekPlan(count($slots) === $timesADay ? $slots : self::spread($slots, $timesADay, $usual));
     }
 
     /** @return list<array{anchor: string, label: string, name?: string, from: string, to: string, days: list<int>}> */
@@ -68,22 +67,22 @@ final class PlanFields
 
     /**
      * @param  list<AnchorSlot>  $present
+     * @param  list<Anchor>  $usual
      * @return list<AnchorSlot>
      */
-    private static function spread(array $present, int $timesADay, ?Technique $technique): array
+    private static function spread(array $present, int $timesADay, array $usual): array
     {
         $byAnchor = [];
         foreach ($present as $slot) {
             $byAnchor[$slot->anchor->value] = $slot;
         }
-        $usual = $technique === null ? [] : UsualAnchors::of($technique);
         $stay = array_map(fn (AnchorSlot $slot) => $slot->anchor, array_values($byAnchor));
         if (count($stay) > $timesADay) {
             // The least usual ones go first.
             $order = Anchor::byPriority($usual);
             usort($stay, fn (Anchor $a, Anchor $b) => array_search($a, $order, true) <=> array_search($b, $order, true));
         }
-        $anchors = Anchor::spread($timesADay, [...$stay, ...$usual], $technique === null || UsualAnchors::isForBed($technique));
+        $anchors = Anchor::spread($timesADay, [...$stay, ...$usual], in_array(Anchor::LightsOut, $usual, true));
 
         return array_map(function (Anchor $anchor) use ($byAnchor) {
             [$from, $to] = $anchor->usualWindow();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Technique;
 
 /** On which habits an exercise is usually hung: before meals means three meals. Common practice. */
@@ -27,9 +28,14 @@ final class UsualAnchors
         return array_values(array_filter(Anchor::byPriority([]), fn (Anchor $anchor) => in_array($anchor, $anchors, true)));
     }
 
-    /** True where it may end the day. */
-    public static function isForBed(Technique $technique): bool
+    /** @return list<Anchor> those of what it ends with; the day ends with it only where that lies */
+    public static function ofRoutine(Routine $routine): array
     {
-        return in_array(Anchor::LightsOut, self::of($technique), true);
+        $exercises = $routine->exercises();
+        $last = $exercises[count($exercises) - 1];
+
+        return array_values(array_filter(
+            self::of($last->technique), fn (Anchor $anchor) => $anchor !== Anchor::LightsOut || $last->position->isLying(),
+        ));
     }
 }

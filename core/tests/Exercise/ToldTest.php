@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Exercise;
 
+use IvoryPace\Breath\CueKind;
 use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
@@ -17,6 +18,7 @@ use IvoryPace\Exercise\Told\Spoken;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Told\Instruction;
+use LogicException;
 use PHPUnit\Framework\TestCase;
 
 final class ToldTest extends TestCase
@@ -92,11 +94,45 @@ final class ToldTest extends TestCase
         self::assertSame('inhale', $this->prescription('walking', ['start' => 'exhale'])->start->value);
     }
 
+    public function test_nobody_is_sent_to_sleep_where_they_could_fall_and_a_weight_is_taken_away_first(): void
+    {
+        $end = fn (array $fields) => array_map(
+            fn (Sentence $sentence) => $sentence->key,
+            array_values(array_filter(Instruction::of(DraftReader::read($fields, 'x')->item ?? throw new LogicException), fn (Sentence $sentence) => $sentence->part === Part::End)),
+        );
+
+        self::assertSame(['told.end.quiet'], $end(['technique' => 'walking', 'ending' => 'quiet']));
+        self::assertSame(['told.end.quiet'], $end(['technique' => 'body-scan', 'position' => 'seated', 'ending' => 'quiet']));
+        self::assertSame(['told.end.quiet', 'told.end.asleep'], $end(['technique' => 'body-scan', 'position' => 'side-lying', 'ending' => 'quiet']));
+        self::assertSame(['told.end.weight', 'told.end.quiet', 'told.end.asleep'], $end(['technique' => 'weight-on-belly', 'ending' => 'quiet']));
+        self::assertSame(['told.end.slow-lying', 'told.end.roll', 'told.end.sit-up'], $end(['technique' => 'prone', 'ending' => 'slow', 'gaze' => 'closed', 'times_a_day' => 1, 'anchors' => []]));
+
+        $kinds = fn (string $position) => array_map(fn (Cue $cue) => $cue->kind, $this->timeline('in-hold-out', ['position' => $position])->cues());
+        self::assertContains(CueKind::Move, $kinds('standing'));
+        self::assertNotContains(CueKind::Move, $kinds('supine'), 'nobody rolls shoulders that they lie on');
+    }
+
+    public function test_a_step_says_what_is_put_aside_and_nothing_twice(): void
+    {
+        $steps = [
+            ['technique' => 'neck-release', 'position' => 'supine', 'props' => ['pillow-under-head']],
+            ['technique' => 'weight-on-belly', 'position' => 'supine', 'props' => []],
+            ['technique' => 'body-scan', 'position' => 'supine', 'props' => ['pillow-under-head', 'blanket']],
+            ['technique' => 'even', 'position' => 'seated', 'props' => ['chair-with-back']],
+        ];
+        $item = DraftReader::read(['kind' => 'routine', 'routine_name' => 'Four', 'steps' => array_map(fn (array $step) => ['kind' => 'exercise', 'minutes' => 1, ...$step], $steps)], 'x')->item ?? throw new LogicException;
+        $with = array_map(fn (array $told) => array_values(array_map(
+            fn (Sentence $sentence) => $sentence->key, array_filter($told, fn (Sentence $sentence) => $sentence->part === Part::With),
+        )), Instruction::steps($item));
+
+        self::assertSame([['told.with.pillow-under-head'], ['told.with.weight'], ['told.without.weight', 'told.with.blanket'], ['told.with.chair-with-back']], $with);
+    }
+
     public function test_bells_ring_as_often_as_is_prescribed_and_a_slow_end_wakes_slowly(): void
     {
         $cues = fn (array $fields) => array_map(fn (Cue $cue) => $cue->instruction, $this->timeline('stepped-even', $fields)->cues());
 
-        self::assertSame(3, count(array_keys($cues(['bells_first' => 3]), 'cue.bell.begin', true)));
+        self::assertSame(['cue.bell.ring', 'cue.bell.ring', 'cue.bell.begin'], array_slice($cues(['bells_first' => 3]), 0, 3), 'only the last one is said');
         self::assertSame(0, count(array_keys($cues(['bells_last' => 0]), 'cue.bell.end', true)));
         self::assertSame(['cue.end.notice', 'cue.end.open-eyes', 'cue.end.lift-head', 'cue.bell.end'], array_slice($cues(['ending' => 'slow']), -4));
         self::assertNotContains('cue.bell.end', $cues(['ending' => 'quiet']));

@@ -84,14 +84,14 @@ final class Judgement
         }
         $say(2, in_array($f['hands'], ['press-lower-ribs', 'leading-ribs'], true) && $has('rib-fracture', 'recent-chest-surgery'));
         $say(2, $f['technique'] === 'alternate-nostril' && $has('blocked-nose', 'hand-trouble', 'sinus-or-ear-infection'));
-        $moves = $f['technique'] === 'shoulder-rolls' || ($f['technique'] === 'in-hold-out' && $p['prelude'] < 2)
+        $moves = $f['technique'] === 'shoulder-rolls' || ($f['technique'] === 'in-hold-out' && $p['prelude'] < 2 && ! in_array($f['position'], ['supine', 'supine-knees-bent', 'side-lying', 'reclined'], true))
             || ($f['technique'] === 'neck-release' && ! ($f['position'] === 'seated' && in_array('chair-with-back', $f['props'], true)));
         $say(2, $moves && $has('neck-injury', 'vertigo', 'stroke', 'recent-spinal-surgery'));
         $say(2, $f['technique'] === 'tense-release' && $has('high-blood-pressure', 'heart-attack', 'stroke', 'eye', 'recent-eye-surgery', 'recent-chest-surgery', 'recent-abdominal-surgery', 'recent-spinal-surgery', 'rib-fracture', 'neck-injury'));
         $say(2, $f['technique'] === 'body-scan' && $has('trauma', 'psychosis') && ! ($f['gaze'] === 'on-a-point' && $p['list'] < 2 && $p['seconds'] <= 2));
         $lies = in_array($f['position'], ['supine', 'supine-knees-bent', 'prone', 'side-lying', 'reclined'], true);
         $atNight = ! $f['as_needed'] && in_array('lights-out', array_column($f['anchors'], 'anchor'), true);
-        $sleeps = $f['ending'] === 'quiet' || ($f['ending'] === null && $lies && $atNight);
+        $sleeps = $lies && ($f['ending'] === 'quiet' || ($f['ending'] === null && $atNight));
         $say(2, $sleeps && $has('sleep-apnoea', 'sedatives') && ! in_array($f['position'], ['side-lying', 'reclined'], true));
         $say(2, $f['gaze'] === 'closed' && ($upright || $has('trauma', 'psychosis')));
         $isRatio478 = $breaths !== [] && $topUp === false && abs($breaths[0]['hold'] * 4 - $breaths[0]['in'] * 7) < 1e-6 && abs($breaths[0]['out'] * 4 - $breaths[0]['in'] * 8) < 1e-6 && $breaths[0]['rest'] < 1e-9;

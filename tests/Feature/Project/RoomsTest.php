@@ -41,7 +41,7 @@ final class RoomsTest extends TestCase
             'Models' => '',
             'Policies' => 'Models',
             'Jobs' => 'Models',
-            'Catalogue' => 'Models',
+            'Catalogue' => 'Language Models',
             'Facts' => 'Models',
             'Guard' => 'Models',
             'Language' => 'Models',

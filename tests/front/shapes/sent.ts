@@ -64,6 +64,7 @@ export type SentBench = {
                 bells_first: number;
                 bells_last: number;
                 breaths: null | number;
+                checks: [];
                 count_length: number;
                 counting: {
                     exhale: 'down';
@@ -143,10 +144,6 @@ export type SentBench = {
                 message: string;
                 rule: string;
                 title: string;
-            })[];
-            hands: ({
-                label: string;
-                value: 'as-you-like' | 'belly' | 'belly-and-ease' | 'belly-and-ribs' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'elbows-on-knees' | 'hang' | 'in-the-lap' | 'leading-ribs' | 'lower-ribs' | 'on-the-knees' | 'round-the-ribs' | 'sides';
             })[];
             heard: string;
             id: string;
@@ -243,7 +240,11 @@ export type SentBench = {
             from: string;
             label: string;
             to: string;
-            value: 'afternoon' | 'before-breakfast' | 'breakfast' | 'evening' | 'evening-meal' | 'lights-out' | 'lunch' | 'mid-morning' | 'waking' | 'way-home';
+            value: 'afternoon' | 'before-breakfast' | 'breakfast' | 'evening' | 'evening-meal' | 'lights-out' | 'lunch' | 'mid-morning' | 'own' | 'waking' | 'way-home';
+        })[];
+        checks: ({
+            label: string;
+            value: 'back-gap' | 'first-hand' | 'more-hand' | 'shoulders' | 'what-moved';
         })[];
         countings: [{
             label: 'up';
@@ -293,17 +294,27 @@ export type SentBench = {
         }];
         gazes: [{
             label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
             value: 'choice';
         }, {
             label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
             value: 'closed';
         }, {
             label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
             value: 'lowered';
         }, {
             label: string;
+            positions: ('cross-legged' | 'facing-wall' | 'hands-and-knees' | 'kneeling' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
             value: 'on-a-point';
         }];
+        hands: ({
+            is_special: boolean;
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+            value: 'as-you-like' | 'belly' | 'belly-and-ease' | 'belly-and-ribs' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'ears-closed' | 'elbows-on-knees' | 'fold-two-fingers' | 'forearms-on-wall' | 'hang' | 'in-the-lap' | 'leading-ribs' | 'lower-ribs' | 'on-the-floor' | 'on-the-knees' | 'on-the-table' | 'press-lower-ribs' | 'round-the-ribs' | 'sides' | 'swing' | 'under-forehead';
+        })[];
         kinds: [{
             label: string;
             value: 'settle';
@@ -385,6 +396,7 @@ export type SentBench = {
                 bells_first: number;
                 bells_last: number;
                 breaths: null | number;
+                checks: [];
                 count_length: number;
                 counting: {
                     exhale: 'down' | 'up';
@@ -427,7 +439,9 @@ export type SentBench = {
             key: string;
             length: 'breaths' | 'derived' | 'minutes' | 'rounds';
             mistakes: string[];
+            more_hands: 'ears-closed'[];
             name: string;
+            only_hands: ('as-you-like' | 'belly-and-ribs' | 'beside-you' | 'fold-two-fingers' | 'leading-ribs' | 'lower-ribs' | 'press-lower-ribs' | 'round-the-ribs' | 'sides')[];
             parameters: ({
                 choices: Record<string, string> | [];
                 label: string;
@@ -1059,6 +1073,7 @@ export type SentCourse = {
         on: string;
         reason: 'tired';
     }[];
+    self_checks: [];
     span: string;
     spans: [{
         label: string;
@@ -1535,7 +1550,7 @@ export type SentMeasure = {
                 value: number;
                 words: null | string;
             };
-            measure: 'ceiling' | 'diastolic' | 'exhale' | 'hand-check' | 'hold' | 'inhale' | 'peak-flow' | 'peak-flow-best' | 'pulse' | 'resting-rate' | 'rhythm' | 'rib-expansion' | 'saturation' | 'saturation-fall' | 'symptom' | 'systolic';
+            measure: 'ceiling' | 'diastolic' | 'exhale' | 'girth' | 'hand-check' | 'hand-check-deep' | 'hold' | 'inhale' | 'peak-flow' | 'peak-flow-best' | 'pulse' | 'resting-rate' | 'rhythm' | 'rib-expansion' | 'rib-flare' | 'saturation' | 'saturation-fall' | 'symptom' | 'systolic';
             possible: [number, number];
             symptom: null | number;
             unit: string;
@@ -1858,6 +1873,63 @@ export type SentRoutineEdit = {
         }];
         total_ms: number;
     };
+    body: {
+        efforts: [{
+            label: 'gentle';
+            value: 'gentle';
+        }, {
+            label: 'full';
+            value: 'full';
+        }, {
+            label: string;
+            value: 'active';
+        }, {
+            label: 'complete';
+            value: 'complete';
+        }];
+        endings: [{
+            label: string;
+            value: string;
+        }, {
+            label: string;
+            value: 'bell';
+        }, {
+            label: string;
+            value: 'quiet';
+        }, {
+            label: string;
+            value: 'slow';
+        }];
+        gazes: [{
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+            value: 'choice';
+        }, {
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
+            value: 'closed';
+        }, {
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
+            value: 'lowered';
+        }, {
+            label: string;
+            positions: ('cross-legged' | 'facing-wall' | 'hands-and-knees' | 'kneeling' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent')[];
+            value: 'on-a-point';
+        }];
+        hands: ({
+            is_special: boolean;
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+            value: 'as-you-like' | 'belly' | 'belly-and-ease' | 'belly-and-ribs' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'ears-closed' | 'elbows-on-knees' | 'fold-two-fingers' | 'forearms-on-wall' | 'hang' | 'in-the-lap' | 'leading-ribs' | 'lower-ribs' | 'on-the-floor' | 'on-the-knees' | 'on-the-table' | 'press-lower-ribs' | 'round-the-ribs' | 'sides' | 'swing' | 'under-forehead';
+        })[];
+        props: ({
+            label: string;
+            positions: ('childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking')[];
+            routes: ('hum' | 'mouth' | 'nose' | 'pursed-lips' | 'soft-open-mouth')[];
+            value: 'blanket' | 'chair-with-back' | 'cushion-to-sit-on' | 'low-back-support' | 'mirror' | 'pillow-under-head' | 'pillow-under-knees' | 'rolled-towel' | 'strap' | 'straw' | 'tissue' | 'wedge';
+        })[];
+    };
     fields: {
         name: string;
         steps: [{
@@ -1988,6 +2060,7 @@ export type SentRoutineEdit = {
             bells_first: number;
             bells_last: number;
             breaths: null | number;
+            checks: [];
             count_length: number;
             counting: {
                 exhale: 'down' | 'up';
@@ -2030,7 +2103,9 @@ export type SentRoutineEdit = {
         key: string;
         length: 'breaths' | 'derived' | 'minutes' | 'rounds';
         mistakes: string[];
+        more_hands: 'ears-closed'[];
         name: string;
+        only_hands: ('as-you-like' | 'belly-and-ribs' | 'beside-you' | 'fold-two-fingers' | 'leading-ribs' | 'lower-ribs' | 'press-lower-ribs' | 'round-the-ribs' | 'sides')[];
         parameters: ({
             choices: Record<string, string> | [];
             label: string;
@@ -2349,7 +2424,7 @@ export type SentSessionShownMeasure = {
             value: number;
             words: null | string;
         };
-        measure: 'ceiling' | 'diastolic' | 'exhale' | 'hand-check' | 'hold' | 'inhale' | 'peak-flow' | 'peak-flow-best' | 'pulse' | 'resting-rate' | 'rhythm' | 'rib-expansion' | 'saturation' | 'saturation-fall' | 'symptom' | 'systolic';
+        measure: 'ceiling' | 'diastolic' | 'exhale' | 'girth' | 'hand-check' | 'hand-check-deep' | 'hold' | 'inhale' | 'peak-flow' | 'peak-flow-best' | 'pulse' | 'resting-rate' | 'rhythm' | 'rib-expansion' | 'rib-flare' | 'saturation' | 'saturation-fall' | 'symptom' | 'systolic';
         possible: [number, number];
         symptom: null | number;
         unit: string;
@@ -2432,6 +2507,7 @@ export type SentSessionShownTeach = {
             bells_first?: 0;
             bells_last?: number;
             breaths?: null | number;
+            checks?: [];
             count_length?: number;
             counting?: {
                 exhale: 'down';
@@ -2484,6 +2560,7 @@ export type SentToAsNeeded = {
     item: {
         as_needed: null;
         breaths: null;
+        checks: [];
         ends: [];
         joining: null;
         like: [];
@@ -2746,6 +2823,7 @@ export type SentToToday = {
             };
             from: string;
             lineage: string;
+            name: null;
             put_off: null;
             to: string;
         })[];
@@ -2765,6 +2843,7 @@ export type SentToToday = {
             done: null;
             from: string;
             lineage: string;
+            name: null;
             put_off: null;
             to: string;
         })[];
@@ -2782,6 +2861,7 @@ export type SentToToday = {
             use_when: string;
         };
         breaths: null | number;
+        checks: [];
         ends: ['get-help' | 'made-me-stop' | null, 'made-me-stop' | null];
         joining: null | {
             least: number;
@@ -2951,6 +3031,7 @@ export type SentToToday = {
                 use_when: string;
             };
             breaths: null;
+            checks: [];
             ends: [null, null];
             joining: null;
             like: [string];
@@ -3156,6 +3237,7 @@ export type SentVersion = {
                 bells_first: number;
                 bells_last: number;
                 breaths: null | number;
+                checks: [];
                 count_length: number;
                 counting: {
                     exhale: 'down';

@@ -31,9 +31,7 @@ enum Prop: string
             self::PillowUnderKnees => in_array($position, [Position::Supine, Position::SupineKneesBent, Position::Reclined], true),
             self::PillowUnderHead => $position->isLying() && $position !== Position::Prone,
             self::Wedge => $position->isLying() && $position !== Position::Prone,
-            self::ChairWithBack => in_array($position, [
-                Position::Seated, Position::SeatedForward, Position::SeatedAtTable, Position::Standing,
-            ], true),
+            self::ChairWithBack => in_array($position, [Position::Seated, Position::SeatedForward, Position::SeatedAtTable], true),
             self::CushionToSitOn => $position === Position::CrossLegged || $position === Position::Kneeling,
             self::RolledTowel => $position->isLyingFlat() && $position !== Position::Prone,
             self::LowBackSupport => $position === Position::Seated || $position === Position::Reclined,

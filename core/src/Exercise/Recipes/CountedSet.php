@@ -33,7 +33,9 @@ final readonly class CountedSet implements Recipe
     {
         $cycle = $this->cycles($prescription)[0];
         $segments = [];
-        if ($this->prelude !== [] && ($prescription->parameters['prelude'] ?? 1.0) === 1.0) {
+        // Nobody rolls the shoulders lying on them.
+        $moves = ! $prescription->position->isLying() && ($prescription->parameters['prelude'] ?? 1.0) === 1.0;
+        if ($this->prelude !== [] && $moves) {
             $segments[] = new Segment(SegmentRole::Settle, array_map(
                 fn (string $key, int $turn) => new Cue(CueKind::Move, $turn * self::MOVE_MS, self::MOVE_MS, $key),
                 $this->prelude, array_keys($this->prelude),

@@ -71,11 +71,17 @@ final class Cues
         };
     }
 
-    /** @return list<Segment> one, or none without bells */
+    /**
+     * @param  string  $instruction  what the last of them stands for; the others only ring
+     * @return list<Segment> one, or none without bells
+     */
     public static function bells(int $times, string $instruction): array
     {
         return $times < 1 ? [] : [new Segment(SegmentRole::Settle, array_map(
-            fn (int $nth) => new Cue(CueKind::Bell, $nth * self::BELL_MS, self::BELL_MS, $instruction), range(0, $times - 1),
+            fn (int $nth) => new Cue(
+                CueKind::Bell, $nth * self::BELL_MS, self::BELL_MS, $nth === $times - 1 ? $instruction : 'cue.bell.ring',
+            ),
+            range(0, $times - 1),
         ))];
     }
 

@@ -104,26 +104,29 @@ final readonly class Routine
             $this->steps, fn (int $index) => $only === null || in_array($index, $only, true), ARRAY_FILTER_USE_KEY,
         );
         $segments = self::bellsBefore($led);
-        $position = null;
-        $last = $before = null;
+        $position = $last = null;
+        $before = [];
         foreach ($led as $index => $step) {
             $of = [];
             if ($step->prescription !== null) {
                 $to = $step->prescription->position;
+                $getsUp = $position?->isLying() === true && ! $to->isLying();
+                $before = $getsUp ? [] : $before;
                 $of = [
-                    ...($position?->isLying() === true && ! $to->isLying() ? [Compiler::returnFromLying()] : []),
+                    ...($getsUp ? [Compiler::returnFromLying($last)] : []),
                     self::teach($step->prescription, $school, $before, $position), ...Compiler::segments($step->prescription),
                 ];
                 $position = $to;
-                $last = $before = $step->prescription;
+                $before[] = $last = $step->prescription;
             } elseif ($step->kind === StepKind::Free) {
                 $of = [Cues::free($step->seconds / 60, ['cue.free-between'])];
             } elseif ($step->kind === StepKind::Settle) {
                 $of = [new Segment(SegmentRole::Settle, [new Cue(CueKind::Settle, 0, (int) round($step->seconds * 1000), 'cue.settle')])];
             } else {
-                $of = [Compiler::returnFromLying()];
+                $of = [Compiler::returnFromLying($last)];
                 $position = Position::Seated;
-                $last = $before = null;
+                $last = null;
+                $before = [];
             }
             array_push($segments, ...array_map(fn (Segment $segment) => $segment->inStep($index + 1), $of));
         }
@@ -145,8 +148,12 @@ final readonly class Routine
         );
     }
 
-    /** One cue for each sentence; getting from one position into the next takes its time. */
-    private static function teach(Prescription $prescription, School $school, ?Prescription $before, ?Position $from): Segment
+    /**
+     * One cue for each sentence; getting from one position into the next takes its time.
+     *
+     * @param  list<Prescription>  $before
+     */
+    private static function teach(Prescription $prescription, School $school, array $before, ?Position $from): Segment
     {
         $at = 0;
         $cues = [];

@@ -6,6 +6,7 @@ namespace IvoryPace\Exercise\Told;
 
 use IvoryPace\Exercise\Body\Gaze;
 use IvoryPace\Exercise\Body\Position;
+use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Numbers;
 
@@ -20,6 +21,24 @@ final class BodyWords
             new Sentence(Part::Hands, "hands.{$prescription->hands->value}"),
             ...self::with($prescription),
         ];
+    }
+
+    /** @return list<Sentence> what has to be put aside between two exercises: it would press or bind where nobody meant it to */
+    public static function without(Prescription $before, Prescription $now): array
+    {
+        return self::putAside([
+            'weight' => $before->hasWeight() && ! $now->hasWeight(),
+            'strap' => in_array(Prop::Strap, $before->props, true) && ! in_array(Prop::Strap, $now->props, true),
+        ]);
+    }
+
+    /**
+     * @param  array<string, bool>  $things
+     * @return list<Sentence>
+     */
+    public static function putAside(array $things = ['weight' => true, 'strap' => true]): array
+    {
+        return array_map(fn (string $thing) => new Sentence(Part::With, "told.without.$thing"), array_keys(array_filter($things)));
     }
 
     public static function eyes(Prescription $prescription): Sentence
@@ -43,9 +62,8 @@ final class BodyWords
         foreach ($prescription->props as $prop) {
             $told[] = new Sentence(Part::With, "told.with.{$prop->value}");
         }
-        $weight = $prescription->parameters['weight'] ?? 0.0;
-        if ($weight > 0) {
-            $told[] = new Sentence(Part::With, 'told.with.weight', ['kg' => Numbers::print($weight)]);
+        if ($prescription->hasWeight()) {
+            $told[] = new Sentence(Part::With, 'told.with.weight', ['kg' => Numbers::print($prescription->parameter('weight'))]);
         }
         if ($prescription->ownProp !== '') {
             $told[] = new Sentence(Part::With, 'told.with.own', ['what' => $prescription->ownProp]);

@@ -8,6 +8,7 @@ use IvoryPace\Exercise\Demand;
 use IvoryPace\Exercise\Effort;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\Recipes\PassiveThenHum;
+use IvoryPace\Exercise\Recipes\TenseAndLetGo;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\Start;
 
@@ -19,7 +20,7 @@ final class BreathWords
     {
         $said = fn (string ...$keys): array => array_map(fn (string $key) => new Sentence(Part::Breath, "told.$key"), array_values($keys));
         if ($prescription->technique->hasFreeBreath) {
-            return $said($prescription->demandsThat(Demand::Tenses) ? 'breath.on' : 'breath.free');
+            return $prescription->demandsThat(Demand::Tenses) ? [self::tensing($prescription), ...$said('breath.on')] : $said('breath.free');
         }
 
         return [
@@ -31,6 +32,20 @@ final class BreathWords
             ...($prescription->hasHold() && ! self::hasOpenRetention($prescription) ? $said('holds') : []),
             ...self::tempo($prescription),
         ];
+    }
+
+    private static function tensing(Prescription $prescription): Sentence
+    {
+        $times = array_map(
+            fn (int $group) => TenseAndLetGo::timesOf($prescription, $group), range(0, (int) $prescription->parameter('groups') - 1),
+        );
+        $which = match (true) {
+            count(array_unique($times)) > 1 => 'list',
+            $times[0] === 1 => 'once',
+            default => 'each',
+        };
+
+        return new Sentence(Part::Breath, "told.tense.$which", ['count' => count($times), 'times' => implode(', ', array_unique($times) === [$times[0]] ? [$times[0]] : $times)]);
     }
 
     /** @return list<string> */
@@ -52,7 +67,11 @@ final class BreathWords
     {
         return [
             ...($prescription->hasOpenExhale() && ! $prescription->technique->isRecovery
-                ? [$prescription->routeOut === Route::Hum ? 'open.hum' : 'open.exhale'] : []),
+                ? [match (true) {
+                    $prescription->routeOut === Route::Hum => 'open.hum',
+                    $prescription->effort === Effort::Complete => 'open.exhale-complete',
+                    default => 'open.exhale',
+                }] : []),
             ...(self::hasOpenRetention($prescription) ? ['open.retention'] : []),
         ];
     }

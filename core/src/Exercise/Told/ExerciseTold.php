@@ -14,7 +14,7 @@ use IvoryPace\Exercise\School;
 final class ExerciseTold
 {
     /** What is not said again where the step before has said it: it stays as it is. */
-    private const STAYS = [Part::Position, Part::With, Part::Eyes];
+    private const STAYS = [Part::Position, Part::Eyes];
 
     /**
      * Without dose and ending.
@@ -27,7 +27,7 @@ final class ExerciseTold
         return [
             ...BodyWords::of($prescription), ...BreathWords::of($prescription), BodyWords::eyes($prescription),
             ...RightWords::right($prescription, $school), ...RightWords::felt($prescription, $isCareful),
-            ...RightWords::stop($prescription, $isCareful),
+            ...RightWords::stop($isCareful, $prescription),
         ];
     }
 
@@ -35,22 +35,54 @@ final class ExerciseTold
      * What is said before a step of a routine is led: which one it is, how to be placed, how to breathe, and the one
      * criterion.
      *
-     * @param  Prescription|null  $before  the exercise before it
+     * @param  list<Prescription>  $before  the exercises before it
      * @return list<Sentence>
      */
-    public static function step(Prescription $prescription, School $school, ?Prescription $before = null): array
+    public static function step(Prescription $prescription, School $school, array $before = []): array
     {
         $name = PlainName::of($prescription);
-        $told = self::placed($prescription);
-        $known = $before === null ? [] : self::placed($before);
-        $new = array_filter(
-            $told, fn (Sentence $sentence) => ! in_array($sentence->part, self::STAYS, true) || ! in_array($sentence, $known, false),
-        );
+        $last = end($before) ?: null;
+        $known = $last === null ? [] : self::placed($last);
+        $isAtHand = self::since($prescription, $before);
+        $new = array_filter(self::placed($prescription), fn (Sentence $sentence) => match (true) {
+            $sentence->part === Part::With => ! in_array($sentence, $isAtHand, false),
+            default => ! in_array($sentence->part, self::STAYS, true) || ! in_array($sentence, $known, false),
+        });
 
         return [
             new Sentence(Part::Steps, 'told.next', ['name' => $prescription->own === null ? ['key' => $name] : $name]),
+            ...($last === null ? [] : BodyWords::without($last, $prescription)),
             ...array_values($new), ...array_slice(RightWords::right($prescription, $school), 0, 1),
         ];
+    }
+
+    /**
+     * Everything that may be said before a step, whatever was led before it.
+     *
+     * @return list<Sentence>
+     */
+    public static function anyStep(Prescription $prescription, School $school): array
+    {
+        return [...self::step($prescription, $school), ...BodyWords::putAside()];
+    }
+
+    /**
+     * What lies where it was put, as long as the position stays.
+     *
+     * @param  list<Prescription>  $before
+     * @return list<Sentence>
+     */
+    private static function since(Prescription $prescription, array $before): array
+    {
+        $there = [];
+        foreach (array_reverse($before) as $each) {
+            if ($each->position !== $prescription->position) {
+                break;
+            }
+            $there = [...$there, ...self::placed($each)];
+        }
+
+        return $there;
     }
 
     /** @return list<Sentence> */

@@ -46,14 +46,21 @@ final class RightWords
         return array_map(fn (string $key) => new Sentence(Part::Felt, $key), array_values($feels));
     }
 
-    /** @return list<Sentence> what is to be taken seriously */
-    public static function stop(Prescription $prescription, bool $isCareful): array
+    /**
+     * What is to be taken seriously, of all that is done.
+     *
+     * @return list<Sentence>
+     */
+    public static function stop(bool $isCareful, Prescription ...$prescriptions): array
     {
-        if ($prescription->technique->isRecovery) {
+        if (array_filter($prescriptions, fn (Prescription $prescription) => $prescription->technique->isRecovery) !== []) {
             return [new Sentence(Part::Stop, 'told.stop.not-easing')];
         }
-
-        $symptoms = array_map(fn (StopSymptom $symptom) => "told.stop.feel.{$symptom->value}", $prescription->technique->teaching->stops);
+        $stops = array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->stops, array_values($prescriptions)));
+        $symptoms = array_map(
+            fn (StopSymptom $symptom) => "told.stop.feel.{$symptom->value}",
+            array_values(array_filter(StopSymptom::cases(), fn (StopSymptom $symptom) => in_array($symptom, $stops, true))),
+        );
 
         return [
             new Sentence(Part::Stop, $isCareful ? 'told.stop.light-headed' : 'told.stop.any-time'),

@@ -35,7 +35,7 @@ final class Script
     private const BEFORE_A_STEP = [
         'breath.free', 'breath.on', 'start.exhale', 'start.empty', 'both.nose', 'both.mouth', 'both.pursed-lips', 'in.nose', 'in.mouth',
         'in.pursed-lips', 'out.nose', 'out.mouth', 'out.pursed-lips', 'out.soft-open-mouth', 'out.hum', 'out.passive', 'out.hum-the-rest',
-        'route.nostrils', 'route.nostrils-back', 'retention.before', 'open.hum', 'open.exhale', 'open.retention', 'size.gentle', 'size.sip',
+        'route.nostrils', 'route.nostrils-back', 'without.weight', 'without.strap', 'retention.before', 'open.hum', 'open.exhale', 'open.exhale-complete', 'open.retention', 'size.gentle', 'size.sip',
         'size.easy', 'size.full', 'size.active', 'size.complete', 'holds', 'tempo.both', 'tempo.slower', 'tempo.faster', 'eyes.choice',
         'eyes.choice-upright', 'eyes.choice-face-down', 'eyes.closed', 'eyes.closed-upright', 'eyes.lowered', 'eyes.on-a-point', 'eyes.walking',
     ];

@@ -35,6 +35,9 @@ final class Spoken
         CueKind::Empty, CueKind::Tense, CueKind::LetGo,
     ];
 
+    /** A bell before the last one speaks for itself. */
+    private const ONLY_RINGS = 'cue.bell.ring';
+
     /** Instructions that are as short as the short word, and say more. */
     private const SHORT_ENOUGH = ['cue.soft-pause', 'cue.catch'];
 
@@ -58,6 +61,9 @@ final class Spoken
      */
     public static function lines(Cue $cue): array
     {
+        if ($cue->instruction === self::ONLY_RINGS) {
+            return [];
+        }
         if (in_array($cue->kind, self::BY_NUMBER, true)) {
             return [array_map(fn (Beat $beat) => ["number.{$beat->number}"], $cue->beats)];
         }

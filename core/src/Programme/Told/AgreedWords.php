@@ -27,9 +27,21 @@ final class AgreedWords
     /** "12 breaths", "5 rounds", "about 3 min". */
     public static function much(Prescription $prescription, Part $part, string $kind): Sentence
     {
-        return $prescription->technique->countsRepeats()
-            ? new Sentence($part, "told.$kind.{$prescription->technique->length->value}", ['count' => (int) $prescription->breaths])
-            : new Sentence($part, "told.$kind.minutes", ['minutes' => self::minutes($prescription->exerciseSeconds() / 60)]);
+        $length = $prescription->technique->length;
+        $rounds = (int) ($prescription->parameters['rounds'] ?? 1);
+        if ($length === Length::Minutes) {
+            return new Sentence($part, "told.$kind.minutes", ['minutes' => Numbers::print((float) $prescription->minutes)]);
+        }
+
+        return match (true) {
+            ! $prescription->technique->countsRepeats() => new Sentence($part, "told.$kind.minutes", ['minutes' => self::minutes($prescription->exerciseSeconds())]),
+            $rounds > 1 => new Sentence($part, "told.$kind.rounds-of", ['count' => $rounds, 'breaths' => (int) $prescription->breaths]),
+            // A set that grows has its number at each length.
+            $length === Length::Breaths && $prescription->technique->recipe instanceof GrowingEven => new Sentence(
+                $part, "told.$kind.breaths", ['count' => array_sum(self::breathsAtEach($prescription))],
+            ),
+            default => new Sentence($part, "told.$kind.{$length->value}", ['count' => (int) $prescription->breaths]),
+        };
     }
 
     private static function length(Item $item): Sentence
@@ -40,7 +52,7 @@ final class AgreedWords
         }
         if ($item->routine !== null || $prescription->technique->length === Length::Derived || count($prescription->cycles()) > 1) {
             return new Sentence(Part::Length, $prescription->technique->isRecovery ? 'told.length.until-back' : 'told.length.minutes', [
-                'minutes' => self::minutes($item->seconds() / 60),
+                'minutes' => self::minutes($item->seconds()),
             ]);
         }
 
@@ -50,13 +62,19 @@ final class AgreedWords
     /** Breaths at each length of a set that grows. */
     private static function eachLength(Prescription $prescription): Sentence
     {
-        $breaths = array_map(fn (int $length) => GrowingEven::breathsAt($prescription, $length), array_keys($prescription->cycles()));
+        $breaths = self::breathsAtEach($prescription);
 
         return match (true) {
             count($breaths) === 1 => new Sentence(Part::Length, 'told.length.breaths', ['count' => $breaths[0]]),
             count(array_unique($breaths)) === 1 => new Sentence(Part::Length, 'told.length.each', ['count' => $breaths[0]]),
             default => new Sentence(Part::Length, 'told.length.list', ['list' => implode(', ', $breaths)]),
         };
+    }
+
+    /** @return list<int> */
+    private static function breathsAtEach(Prescription $prescription): array
+    {
+        return array_map(fn (int $length) => GrowingEven::breathsAt($prescription, $length), array_keys($prescription->cycles()));
     }
 
     /** @return list<Sentence> */
@@ -90,7 +108,7 @@ final class AgreedWords
 
         return [
             $one !== null ? self::much($one, Part::Least, 'least')
-                : new Sentence(Part::Least, 'told.least.minutes', ['minutes' => self::minutes($short->exerciseMs() / 60_000)]),
+                : new Sentence(Part::Least, 'told.least.minutes', ['minutes' => self::minutes($short->exerciseMs() / 1000)]),
             new Sentence(Part::Least, 'told.least.counts'),
         ];
     }
@@ -102,20 +120,35 @@ final class AgreedWords
         $last = $exercises[count($exercises) - 1];
         $isQuiet = $item->endsInSleep();
         $said = fn (string ...$keys): array => array_map(fn (string $key) => new Sentence(Part::End, "told.end.$key"), array_values($keys));
+        if ($last->ending === Ending::Quiet && ! $isQuiet) {
+            return $said('quiet');
+        }
         if ($isQuiet && $item->nightEnding() === null) {
-            return $said('quiet', 'asleep');
+            return [...($last->hasWeight() ? $said('weight') : []), ...$said('quiet', 'asleep')];
         }
 
         return [
-            ...($last->ending === Ending::Slow ? $said('slow') : []),
+            ...($last->ending === Ending::Slow ? $said(self::slow($last)) : []),
+            ...($last->hasWeight() ? $said('weight') : []),
             ...($last->position->isLying() ? $said('roll', 'sit-up') : []),
             ...($last->bellsLast === 0 ? $said('no-bell') : []),
-            ...($isQuiet ? $said('quiet-at-night') : []),
+            ...($isQuiet ? $said($last->bellsLast === 0 ? 'asleep-at-night' : 'quiet-at-night') : []),
         ];
     }
 
-    private static function minutes(float $minutes): string
+    private static function slow(Prescription $last): string
     {
-        return Numbers::print(max(0.1, $minutes), 1);
+        return match (true) {
+            $last->mayCloseEyes() => $last->position->isLying() ? 'slow-lying' : 'slow',
+            default => $last->position->isLying() ? 'slow-eyes-open-lying' : 'slow-eyes-open',
+        };
+    }
+
+    /** What nobody has prescribed in minutes, in halves up to 3 minutes and then whole. */
+    private static function minutes(float $seconds): string
+    {
+        $minutes = $seconds / 60;
+
+        return Numbers::print($minutes < 3 ? max(0.5, round($minutes * 2) / 2) : round($minutes));
     }
 }

@@ -33,10 +33,10 @@ final class Instruction
     public static function steps(Item $item): array
     {
         $told = [];
-        $before = null;
+        $before = [];
         foreach ($item->routine === null ? [] : $item->exercises() as $exercise) {
             $told[] = ExerciseTold::step($exercise, $item->school, $before);
-            $before = $exercise;
+            $before[] = $exercise;
         }
 
         return $told;

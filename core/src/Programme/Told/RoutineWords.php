@@ -30,7 +30,7 @@ final class RoutineWords
             )),
             ...array_map(self::step(...), $routine->steps, array_keys($routine->steps)),
             ...$all(fn (Prescription $prescription) => RightWords::felt($prescription, $isCareful)),
-            ...$all(fn (Prescription $prescription) => RightWords::stop($prescription, $isCareful)),
+            ...RightWords::stop($isCareful, ...$exercises),
         ];
     }
 

@@ -47,7 +47,7 @@
     {#each bench.mine.findings as finding (finding.rule)}
         <section class="finding {finding.level}" aria-label={finding.title}>
             <p class="text-xs font-semibold tracking-wide text-muted">{LEVELS[finding.level]}</p>
-            <h3 class="text-[0.98rem]">{finding.title}</h3>
+            <h2 class="text-[0.98rem]">{finding.title}</h2>
             <p class="text-[0.9rem] leading-snug">{finding.message}</p>
             {#if finding.changes.length > 0}
                 <ul class="mt-0.5 text-[0.9rem]">

@@ -1,0 +1,134 @@
+import type { Page } from '@playwright/test';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    join,
+    keepPractice,
+    makeLink,
+    newName,
+    screen,
+    signIn,
+    test,
+    type,
+} from './support';
+
+async function onTheBench(page: Page, stem: string): Promise<string> {
+    await signIn(page);
+    const record = await addPatient(page, newName(stem));
+    await screen(page);
+    await page.goto(`${record}/bench`);
+    return record;
+}
+
+/** Does something on the Bench, and waits for what PHP says to it. */
+async function andAnswered(page: Page, what: () => Promise<unknown>): Promise<void> {
+    const answer = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
+    await what();
+    await answer;
+}
+
+async function issued(page: Page): Promise<void> {
+    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
+}
+
+test('an exercise is found by its words, and hands, things, a habit and what is asked afterwards reach the phone', async ({
+    page,
+    phone,
+}) => {
+    const record = await onTheBench(page, 'Guided Wren');
+
+    // The list opens with the cursor in its search; what is not there says so, and Escape leaves all as it was.
+    await page.getByRole('button', { name: 'change', exact: true }).press('Enter');
+    const list = page.getByRole('region', { name: 'Another exercise in its place' });
+    await expect(list.getByLabel('Search')).toBeFocused();
+    await expectNoAxeViolations(page);
+    await page.keyboard.type('nothing called so');
+    await expect(list.getByText('Nothing is called like that.')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(list).toHaveCount(0);
+    await page.getByRole('button', { name: 'change', exact: true }).press('Enter');
+    await list.getByLabel('Search').fill('diaphragmatic');
+    await andAnswered(page, () => list.getByRole('button', { name: /^Diaphragmatic breathing/ }).press('Enter'));
+
+    const read = page.getByRole('region', { name: 'As the patient reads it' });
+    await andAnswered(page, () => page.getByLabel('Position').selectOption('supine'));
+    await andAnswered(page, () => page.getByLabel('pillow under the knees', { exact: true }).check());
+    await expect(read).toContainText('knees');
+    await andAnswered(page, () => page.getByLabel('Position').selectOption('seated'));
+    await expect(page.getByRole('status').filter({ hasText: 'With the position left:' })).toContainText('pillow');
+    await expect(read).not.toContainText('pillow');
+    await andAnswered(page, () => page.getByLabel('Hands').selectOption('chest-and-belly'));
+    await expect(read).toContainText('hand on your belly');
+    await type(page, 'Minutes', '0.2');
+
+    await type(page, 'Practices a day', '1');
+    await andAnswered(page, () => page.getByLabel('Anchor 1').selectOption('own'));
+    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await expect(page.getByText(/habit/).filter({ hasText: /name/ }).first()).toBeVisible();
+    await type(page, 'Name of the habit', 'the news on the radio');
+    await andAnswered(page, () => page.getByLabel('which hand moved first').check());
+    await expectNoAxeViolations(page);
+    await issued(page);
+
+    const mine = await phone.open();
+    await join(mine, (await makeLink(page, record)).address);
+    await expect(mine.getByText('the news on the radio').first()).toBeVisible();
+    await mine
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
+    await mine.getByRole('button', { name: '6', exact: true }).click();
+    await expect(mine.getByText('hand on your belly').first()).toBeVisible();
+    await expectNoAxeViolations(mine);
+    await mine.getByRole('button', { name: 'Start', exact: true }).click();
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 40_000 });
+    await mine
+        .getByRole('group', { name: 'Which hand moved first?' })
+        .getByRole('button', { name: /belly/i })
+        .click();
+    await expectNoAxeViolations(mine);
+    await keepPractice(mine);
+
+    await page.goto(record);
+    await expect(page.getByText('Diaphragmatic breathing, which hand moved first: belly 1')).toBeVisible();
+});
+
+test('at lights out nothing rings, the page goes black, and who is awake touches it', async ({ page, phone }) => {
+    const record = await onTheBench(page, 'Night Wren');
+    await type(page, 'Seconds a count', '0.4');
+    await type(page, 'Breaths', '2');
+    await andAnswered(page, () => page.getByLabel('Position').selectOption('side-lying'));
+    await type(page, 'Practices a day', '1');
+    await andAnswered(page, () => page.getByLabel('Anchor 1').selectOption('lights-out'));
+    await issued(page);
+
+    const mine = await phone.open();
+    await join(mine, (await makeLink(page, record)).address);
+    await mine
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
+    await mine.getByRole('button', { name: '6', exact: true }).click();
+    await mine.getByRole('button', { name: 'Start', exact: true }).click();
+    const dark = mine.getByRole('button', { name: 'Tap anywhere if you are awake' });
+    await expect(dark).toBeFocused({ timeout: 30_000 });
+    await expectNoAxeViolations(mine);
+    expect(await dark.evaluate((button) => getComputedStyle(button).backgroundColor)).toBe('rgb(0, 0, 0)');
+
+    // Who has fallen asleep has practised: it counts although nobody says anything.
+    await mine.reload();
+    await expect(mine.getByText('1 of 1 done today')).toBeVisible({ timeout: 15_000 });
+
+    await mine
+        .getByRole('button', { name: /^(Begin|Once more)/ })
+        .first()
+        .click();
+    await mine.getByRole('button', { name: '6', exact: true }).click();
+    await mine.getByRole('button', { name: 'Start', exact: true }).click();
+    await expect(dark).toBeFocused({ timeout: 30_000 });
+    await mine.keyboard.press('Enter');
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible();
+    await keepPractice(mine);
+});
