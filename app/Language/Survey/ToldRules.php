@@ -159,7 +159,9 @@ final class ToldRules
         foreach ($item->timeline()->cues() as $cue) {
             $shown = Told::shown($cue);
             $spoken = Told::spoken($cue);
-            if ($spoken === '' || $shown === '' || Spoken::buzz($cue->kind) === [] || preg_match('/\b(cue|exercise|told)\./', "$shown $spoken") === 1) {
+            // A bell rings for itself; only what it means is said.
+            $isSilent = $spoken === '' && $cue->kind !== CueKind::Bell;
+            if ($isSilent || $shown === '' || Spoken::buzz($cue->kind) === [] || preg_match('/\b(cue|exercise|told)\./', "$shown $spoken") === 1) {
                 $broken[] = "nothing is said of {$cue->kind->value} “{$cue->instruction}”";
             }
         }

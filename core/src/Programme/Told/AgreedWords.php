@@ -35,7 +35,7 @@ final class AgreedWords
 
         return match (true) {
             ! $prescription->technique->countsRepeats() => new Sentence($part, "told.$kind.minutes", ['minutes' => self::minutes($prescription->exerciseSeconds())]),
-            $rounds > 1 => new Sentence($part, "told.$kind.rounds-of", ['count' => $rounds, 'breaths' => (int) $prescription->breaths]),
+            $rounds > 1 => new Sentence($part, "told.$kind.rounds-of".((int) $prescription->breaths === 1 ? '-one' : ''), ['count' => $rounds, 'breaths' => (int) $prescription->breaths]),
             // A set that grows has its number at each length.
             $length === Length::Breaths && $prescription->technique->recipe instanceof GrowingEven => new Sentence(
                 $part, "told.$kind.breaths", ['count' => array_sum(self::breathsAtEach($prescription))],
