@@ -61,7 +61,7 @@ test('a programme of three items with a routine is built by keyboard, reordered,
     await join(mine, (await makeLink(page, record)).address);
     await expect(mine.getByText('When: breath is short. At most 10 times a day.')).toBeVisible();
     await mine.getByRole('region', { name: 'When breath is short' }).getByRole('button').click();
-    await expect(mine.locator('[data-cue="exhale"]')).toHaveText('out first, through the lips', { timeout: 15_000 });
+    await expect(mine.locator('[data-cue="exhale"]')).toHaveText('out, pursed lips, first', { timeout: 15_000 });
     await expect(mine.locator('[data-cue="free"]')).toBeVisible({ timeout: 15_000 });
     await mine.getByRole('button', { name: 'Tap when it ends' }).click();
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 15_000 });

@@ -86,7 +86,7 @@
                             class="slot small !w-[11rem] !text-left"
                             aria-label="Name of the habit"
                             placeholder="the news on the radio"
-                            maxlength="60"
+                            maxlength="40"
                             bind:value={anchor.name}
                             oninput={() => bench.changed()}
                         />{/if}
