@@ -83,10 +83,7 @@ test('an exercise is found by its words, and hands, things, a habit and what is 
     await expectNoAxeViolations(mine);
     await mine.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 60_000 });
-    await mine
-        .getByRole('group', { name: 'Which hand moved first?' })
-        .getByRole('button', { name: /belly/i })
-        .click();
+    await mine.getByRole('group', { name: 'Which hand moved first?' }).getByRole('button', { name: /belly/i }).click();
     await expectNoAxeViolations(mine);
     await keepPractice(mine);
 
