@@ -25,7 +25,8 @@ final class RoomPlay
         $keys = ['cue.side.left', 'cue.side.right', 'cue.lead-in'];
         foreach ($timeline->cues() as $cue) {
             $keys = [
-                ...$keys, $cue->instruction, ...array_filter([$cue->how]), ...array_filter(array_map(fn (Beat $beat) => $beat->word, $cue->beats)),
+                ...$keys, $cue->instruction, ...array_filter([$cue->how]),
+                ...array_filter(array_map(fn (Beat $beat) => $beat->word, $cue->beats)),
             ];
         }
         $words = [];

@@ -22,6 +22,31 @@ final class VoiceScript
         return FromCatalogue::remember('script', Script::lines(...));
     }
 
+    /** What is said, in the language that is spoken now. */
+    public static function text(string $line): string
+    {
+        return str_starts_with($line, 'number.') ? substr($line, strlen('number.')) : (string) __($line);
+    }
+
+    /** @return list<non-empty-list<string>> lines that are said alike and may last as long: one recording is enough for them */
+    public static function alike(): array
+    {
+        $groups = [];
+        foreach (self::lines() as $line => $longest) {
+            $groups[self::text($line)."\n$longest"][] = $line;
+        }
+
+        return array_values($groups);
+    }
+
+    /** @return non-empty-list<string> the line itself first */
+    public static function alikeTo(string $line): array
+    {
+        $group = array_values(array_filter(self::alike(), fn (array $group) => in_array($line, $group, true)))[0] ?? [];
+
+        return [$line, ...array_values(array_diff($group, [$line]))];
+    }
+
     /** @return list<list<string>> of each exercise that the practitioner's patients do now: the lines that it says */
     public static function running(Practitioner $practitioner): array
     {

@@ -171,7 +171,8 @@ final class TodayItems
             'checks' => array_map(fn (SelfCheck $check) => [
                 'key' => $check->value, 'question' => (string) __("told.check.{$check->value}.question"),
                 'answers' => array_map(
-                    fn (string $answer) => ['value' => $answer, 'label' => (string) __("told.check.{$check->value}.$answer")], $check->answers(),
+                    fn (string $answer) => ['value' => $answer, 'label' => (string) __("told.check.{$check->value}.$answer")],
+                    $check->answers(),
                 ),
             ], $item->checks),
             'night' => $item->nightEnding(),

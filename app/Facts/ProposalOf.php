@@ -146,7 +146,8 @@ final class ProposalOf
         $since = null;
         foreach ($this->file->pauses as $pause) {
             if ($pause->concerns($row->lineage, $row->likeness())) {
-                $days = $pause->until_at === null ? 0 : max(0, $this->file->patient->dayOf($pause->until_at)->daysUntil($this->file->today));
+                $days = $pause->until_at === null
+                    ? 0 : max(0, $this->file->patient->dayOf($pause->until_at)->daysUntil($this->file->today));
                 $since = min($since ?? $days, $days);
             }
         }

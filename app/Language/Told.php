@@ -79,7 +79,8 @@ final class Told
     public static function heardFirst(Timeline $timeline): string
     {
         $led = array_filter($timeline->segments, fn (Segment $segment) => $segment->role !== SegmentRole::Teach);
-        $cues = array_slice(array_merge([], ...array_map(fn (Segment $segment) => $segment->cues, array_values($led))), 0, self::FIRST_LINES + 3);
+        $cues = array_merge([], ...array_map(fn (Segment $segment) => $segment->cues, array_values($led)));
+        $cues = array_slice($cues, 0, self::FIRST_LINES + 3);
         $lines = array_values(array_filter(array_map(fn (Cue $cue) => $cue->kind === CueKind::Bell ? '' : self::spoken($cue), $cues)));
 
         return implode(' … ', array_slice(array_values(array_unique($lines)), 0, self::FIRST_LINES));

@@ -83,7 +83,8 @@ final class Practice extends Row
         return [
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
-            'remark' => 'encrypted', 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float', 'slight_symptom' => 'boolean', 'is_short' => 'boolean',
+            'remark' => 'encrypted', 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float',
+            'slight_symptom' => 'boolean', 'is_short' => 'boolean',
         ];
     }
 }

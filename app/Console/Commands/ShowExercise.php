@@ -72,7 +72,11 @@ final class ShowExercise extends Command
         });
     }
 
-    /** @return array{ready: list<string>, steps: list<list<string>>, cues: list<array{at_ms: int, shown: string, spoken: string, buzz: list<int>}>} */
+    /**
+     * @return array{ready: list<string>, steps: list<list<string>>, cues: list<array{
+     *     at_ms: int, shown: string, spoken: string, buzz: list<int>,
+     * }>}
+     */
     private static function told(Item $item): array
     {
         $at = 0;

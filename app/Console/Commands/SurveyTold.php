@@ -14,7 +14,7 @@ final class SurveyTold extends Command
 {
     protected $signature = 'told:survey {key? : of one technique} {--whole : the whole product of all axes, in place of all pairs}';
 
-    protected $description = 'Composes what patients are told for prescriptions along seven axes, and says where a rule of the words is broken';
+    protected $description = 'Composes what patients are told along seven axes, and says where a rule of the words is broken';
 
     public function handle(): int
     {

@@ -137,7 +137,9 @@ final class ToldCases
             'breaths' => $technique->countsRepeats() ? $pick([1, 2, 6]) : null,
             'minutes' => $technique->length === Length::Minutes ? $pick([0.5, 1, 3.7]) : null, 'parameters' => $parameters,
             'start' => $pick($technique->starts)->value, 'gaze' => $pick(Gaze::cases())->value,
-            'props' => array_values(array_unique([$pick(['blanket', 'mirror', 'strap']), $pick(['straw', 'tissue', 'chair-with-back', 'pillow-under-head'])])),
+            'props' => array_values(array_unique([
+                $pick(['blanket', 'mirror', 'strap']), $pick(['straw', 'tissue', 'chair-with-back', 'pillow-under-head']),
+            ])),
             'slowest' => $pick([1, 1.2]), 'fastest' => $pick([1, 0.8]), 'times_a_day' => $pick([1, 2, 3]), 'bells_last' => $pick([0, 1, 3]),
             'own_prop' => $pick([null, 'the grey scarf']),
             ...($pick([false, false, true]) ? ['as_needed' => true, 'use_when' => 'worry comes', 'daily_most' => $pick([1, 4])] : []),

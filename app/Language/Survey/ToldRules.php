@@ -59,21 +59,26 @@ final class ToldRules
 
         return array_keys(array_filter([
             'no bigger than at rest, beside a bigger breath' => $isBigger && $says('/no bigger than at rest/', $ready),
-            'lying for someone who does not lie' => ! $position->isLying() && $says('/\bLie\b|lie down|lie on|Roll to one side|into the bed/', $all),
+            'lying for someone who does not lie' => ! $position->isLying()
+                && $says('/\bLie\b|lie down|lie on|Roll to one side|into the bed/', $all),
             'sitting up for someone who does not lie' => ! $position->isLying() && $says('/sit up slowly/i', $all),
             'standing for someone who does not stand' => ! $position->isUpright() && $says('/\bStand\b/', $ready),
             'walking for someone who does not walk' => $position !== Position::Walking && $says('/\bWalk\b/', $ready),
             'closed eyes while walking' => $position === Position::Walking && $says('/close your eyes|eyes closed/i', $all),
             'eyes off the way while walking' => $position === Position::Walking && $says('/lower your eyes|look at a point/i', $all),
-            'closed eyes on one’s feet without “or open”' => $position->isUpright() && $says('/close your eyes|eyes closed/i', (string) $upright),
-            'a hand on the belly that is not there' => ! $hands->feelTheBelly() && $says('/belly hand|hand on your belly|hands on your belly/', $all),
-            'a hand on the chest that is not there' => ! $hands->feelTheChest() && $says('/chest hand|upper hand|both hands\.|hand on your upper chest/', $all)
+            'closed eyes on one’s feet without “or open”' => $position->isUpright()
+                && $says('/close your eyes|eyes closed/i', (string) $upright),
+            'a hand on the belly that is not there' => ! $hands->feelTheBelly()
+                && $says('/belly hand|hand on your belly|hands on your belly/', $all),
+            'a hand on the chest that is not there' => ! $hands->feelTheChest()
+                && $says('/chest hand|upper hand|both hands\.|hand on your upper chest/', $all)
                 && ! $says('/ribs lightly with both hands/', $all),
             'hands on ribs that are not there' => ! $hands->feelTheRibs() && $says('/into your hands/', $all),
             'elbows pressed down without anything under them' => ! $position->isLying() && $says('/press your elbows down/', $all),
             'a sound through the nose' => ! $prescription->routeOut->isByMouth() && $says('/with a sound/', $all),
             'another route' => self::hasOtherRoute($prescription, $ready),
-            'the wrong name' => $says('/four, seven, eight/i', $all) && $prescription->pattern?->toString() !== '4:7:8' && ! self::isScaled478($prescription),
+            'the wrong name' => $says('/four, seven, eight/i', $all) && $prescription->pattern?->toString() !== '4:7:8'
+                && ! self::isScaled478($prescription),
         ]));
     }
 
@@ -87,12 +92,16 @@ final class ToldRules
 
     private static function hasOtherRoute(Prescription $prescription, string $ready): bool
     {
-        if ($prescription->technique->hasFreeBreath || $prescription->demandsThat(Demand::ClosesNostril) || $prescription->routeOut === Route::Hum) {
+        $hasItsOwn = $prescription->demandsThat(Demand::ClosesNostril) || $prescription->routeOut === Route::Hum;
+        if ($prescription->technique->hasFreeBreath || $hasItsOwn) {
             return false;
         }
-        $breath = implode("\n", array_filter(explode("\n", $ready), fn (string $line) => preg_match('/^(Breathe|Then breathe)/', $line) === 1));
+        $breath = implode("\n", array_filter(
+            explode("\n", $ready), fn (string $line) => preg_match('/^(Breathe|Then breathe)/', $line) === 1,
+        ));
         foreach (self::ROUTES as $route => $pattern) {
-            if (! in_array($route, [$prescription->routeIn->value, $prescription->routeOut->value], true) && preg_match($pattern, $breath) === 1) {
+            $isTheirs = in_array($route, [$prescription->routeIn->value, $prescription->routeOut->value], true);
+            if (! $isTheirs && preg_match($pattern, $breath) === 1) {
                 return true;
             }
         }
@@ -109,13 +118,16 @@ final class ToldRules
     {
         $keys = array_count_values(array_map(fn (Sentence $sentence) => $sentence->key, $told));
         $in = fn (Part $part): int => count(array_filter($told, fn (Sentence $sentence) => $sentence->part === $part));
-        $like = fn (string $start): int => array_sum(array_filter($keys, fn (string $key) => str_starts_with($key, $start), ARRAY_FILTER_USE_KEY));
+        $like = fn (string $start): int => array_sum(
+            array_filter($keys, fn (string $key) => str_starts_with($key, $start), ARRAY_FILTER_USE_KEY),
+        );
         $isFree = $prescription->technique->hasFreeBreath;
-        $things = count($prescription->props) + (($prescription->parameters['weight'] ?? 0.0) > 0 ? 1 : 0) + ($prescription->ownProp === '' ? 0 : 1);
+        $things = count($prescription->props) + ($prescription->hasWeight() ? 1 : 0) + ($prescription->ownProp === '' ? 0 : 1);
         $hasTempo = $prescription->guidance->tempo->canChange() && $prescription->totalBreaths() > 0 && ! $isFree;
         $wanted = [
             'position' => [$in(Part::Position), 1], 'hands' => [$in(Part::Hands), 1], 'things' => [$in(Part::With), $things],
-            'eyes' => [$in(Part::Eyes), 1], 'size' => [$like('told.size.'), $isFree ? 0 : 1], 'tempo' => [$like('told.tempo.'), $hasTempo ? 1 : 0],
+            'eyes' => [$in(Part::Eyes), 1], 'size' => [$like('told.size.'), $isFree ? 0 : 1],
+            'tempo' => [$like('told.tempo.'), $hasTempo ? 1 : 0],
             'start' => [$like('told.start.'), $isFree || $prescription->start === Start::Inhale ? 0 : 1],
             'length' => [$in(Part::Length), 1],
             'anchors' => [$like('told.when.slot'), $item->asNeeded === null ? count($item->plan->slots ?? []) : 0],
@@ -161,7 +173,8 @@ final class ToldRules
             $spoken = Told::spoken($cue);
             // A bell rings for itself; only what it means is said.
             $isSilent = $spoken === '' && $cue->kind !== CueKind::Bell;
-            if ($isSilent || $shown === '' || Spoken::buzz($cue->kind) === [] || preg_match('/\b(cue|exercise|told)\./', "$shown $spoken") === 1) {
+            $isUnsaid = preg_match('/\b(cue|exercise|told)\./', "$shown $spoken") === 1;
+            if ($isSilent || $shown === '' || Spoken::buzz($cue->kind) === [] || $isUnsaid) {
                 $broken[] = "nothing is said of {$cue->kind->value} “{$cue->instruction}”";
             }
         }
@@ -212,7 +225,8 @@ final class ToldRules
             'a weight stays where it is' => $item->prescription->hasWeight() && ! in_array(
                 'cue.return.weight', array_map(fn (Cue $cue) => $cue->instruction, $item->timeline()->cues()), true,
             ),
-            'a bell at night' => $night !== null && $sounds(array_merge([], ...array_map(fn ($segment) => $segment->cues, $night['segments']))),
+            'a bell at night' => $night !== null
+                && $sounds(array_merge([], ...array_map(fn ($segment) => $segment->cues, $night['segments']))),
             'no way back from lying' => ! $isQuiet && $item->prescription->position->isLying() && $last->role !== SegmentRole::Return,
         ]));
     }

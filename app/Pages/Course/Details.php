@@ -18,7 +18,8 @@ use IvoryPace\Progress\Trend\BeforeAfter;
 final class Details
 {
     public const NAMES = [
-        'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'self_checks', 'practices', 'periods', 'paper', 'note',
+        'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'self_checks', 'practices', 'periods', 'paper',
+        'note',
     ];
 
     private const LATEST_PRACTICES = 30;

@@ -29,7 +29,8 @@ final class SelfChecksOf
                 )->all(), is_string(...)));
                 if ($answers !== []) {
                     $lines[] = [
-                        'exercise' => $reading->lines()->nameOf((string) $lineage), 'asked' => $check->label(), 'answers' => count($answers),
+                        'exercise' => $reading->lines()->nameOf((string) $lineage), 'asked' => $check->label(),
+                        'answers' => count($answers),
                         'first' => self::inWords(array_slice($answers, 0, self::EACH)),
                         'lately' => count($answers) > self::EACH ? self::inWords(array_slice($answers, -self::EACH)) : '',
                     ];

@@ -133,7 +133,8 @@ final readonly class ProgrammeDocument
     {
         return [
             'kind', 'routine_name', 'steps', 'technique', 'ratio', 'count_length', 'breaths', 'minutes', 'parameters', 'position', 'props',
-            'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop', 'start', 'ending', 'bells_first', 'bells_last', 'counting', 'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right',
+            'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop', 'start', 'ending', 'bells_first', 'bells_last', 'counting',
+            'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right',
             'short', 'ladder', 'why', 'checks', 'as_needed', 'use_when', 'daily_most', 'times_a_day', 'anchors',
         ];
     }
@@ -157,7 +158,9 @@ final readonly class ProgrammeDocument
     private static function set(array $fields): array
     {
         return array_filter(
-            $fields, fn (mixed $value, int|string $field) => $value !== null && ! (in_array($field, ['parameters', 'checks'], true) && $value === []),
+            $fields,
+            fn (mixed $value, int|string $field) => $value !== null
+                && ! (in_array($field, ['parameters', 'checks'], true) && $value === []),
             ARRAY_FILTER_USE_BOTH,
         );
     }

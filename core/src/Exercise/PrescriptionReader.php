@@ -54,7 +54,8 @@ final class PrescriptionReader
         if ($prescription !== null) {
             // What goes with the position is said as it was taken.
             $taken = PrescriptionFields::write($prescription);
-            $values = [...$values, ...array_intersect_key($taken, ['props' => 0, 'hands' => 0, 'gaze' => 0, 'start' => 0, 'route_in' => 0])];
+            $carried = ['props' => 0, 'hands' => 0, 'gaze' => 0, 'start' => 0, 'route_in' => 0];
+            $values = [...$values, ...array_intersect_key($taken, $carried)];
         }
 
         return [$prescription, $reader->fields->errors(), $values];

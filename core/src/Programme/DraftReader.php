@@ -18,7 +18,8 @@ use IvoryPace\Fields;
  * Reads what a prescriber typed for one item of a programme, field by field, and says beside each field what is wrong.
  *
  * Fields of an exercise: those of {@see PrescriptionReader}, ladder (list of set and days; null for the generated one),
- * short (fields over the prescribed ones). Of a routine: kind "routine", routine_name, steps. Of both: school, why, checks (what is asked afterwards),
+ * short (fields over the prescribed ones). Of a routine: kind "routine", routine_name, steps. Of both: school, why, checks (what is
+ * asked afterwards),
  * as_needed, use_when, daily_most, times_a_day, anchors (list of anchor, from, to, days). Missing fields take defaults.
  */
 final class DraftReader

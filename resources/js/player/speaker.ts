@@ -30,8 +30,8 @@ interface From {
 const numberIn = (key: string): string | null => (key.startsWith('number.') ? key.slice('number.'.length) : null);
 
 /**
- * Says a cue with what there is: the practitioner's recorded words, otherwise the device's own voice, otherwise nothing, and
- * the tone stays. Nothing is said into the next cue: a shorter line is taken, or it is said a little faster.
+ * Says a cue with what there is: the practitioner's recorded words, otherwise the device's own voice, otherwise
+ * nothing, and the tone stays. Nothing is said into the next cue: a shorter line is taken, or it is said a little faster.
  */
 export class Speaker implements Voice {
     constructor(private readonly from: From) {}

@@ -31,8 +31,8 @@ export interface Voice {
 }
 
 /**
- * Says what belongs to the cues that are put on the clock. Tones and ticks are the clock: recorded words are put on it as
- * they are, and the device is asked to speak a little before its word is due. What is said moves nothing.
+ * Says what belongs to the cues that are put on the clock. Tones and ticks are the clock: recorded words are put on it
+ * as they are, and the device is asked to speak a little before its word is due. What is said moves nothing.
  */
 export class Speaking {
     voice: Voice | null = null;

@@ -62,6 +62,22 @@ final class VoiceTest extends TestCase
         $this->get('/api/v1/voice/number.5')->assertNotFound();
     }
 
+    public function test_what_is_said_alike_is_recorded_once(): void
+    {
+        $this->record('cue.rest', 0.4)->assertCreated();
+        $rests = fn (array $lines): array => array_values(array_filter($lines, fn (array $line) => $line['text'] === 'rest'));
+        $shown = $this->props($this->get('/voice'))['lines'];
+        self::assertSame(['cue.rest'], array_column($rests($shown), 'line'));
+        self::assertSame(count($shown), count(array_unique(array_map(fn (array $line) => "{$line['text']} {$line['longest_s']}", $shown))));
+
+        [, $credential] = $this->device();
+        $this->app?->make('auth')->forgetGuards();
+        $hash = VoiceClip::query()->sole()->hash;
+        $heard = array_column($this->fromDevice($credential)->getJson('/api/v1/voice')->assertOk()->json('lines'), 'hash', 'line');
+        self::assertSame(['cue.rest' => $hash, 'cue.short.rest' => $hash], $heard);
+        self::assertSame(VoiceClip::query()->sole()->sound(), $this->get('/api/v1/voice/cue.short.rest')->assertOk()->getContent());
+    }
+
     private function record(string $line, float $seconds, float $amplitude = 0.3): TestResponse
     {
         $samples = [...array_fill(0, 4000, 0.0), ...array_map(fn (int $n) => $amplitude * sin(2 * M_PI * 220 * $n / 16000), range(0, (int) ($seconds * 16000))), ...array_fill(0, 4000, 0.0)];

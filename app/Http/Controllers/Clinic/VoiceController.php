@@ -22,19 +22,28 @@ final class VoiceController
     {
         $clips = VoiceClip::query()->where('practitioner_id', $practitioner->id)->limit(VoiceScript::MOST_CLIPS)
             ->get(['line', 'ms', 'loudness', 'hash'])->keyBy('line');
-        $running = VoiceScript::running($practitioner);
+        // Of lines that are said alike one stands for all: the one that is recorded, or the first.
+        $shown = [];
+        foreach (VoiceScript::alike() as $group) {
+            $recorded = array_values(array_filter($group, $clips->has(...)));
+            $shown += array_fill_keys($group, $recorded[0] ?? $group[0]);
+        }
+        $running = array_map(
+            fn (array $lines) => array_values(array_unique(array_map(fn (string $line) => $shown[$line], $lines))),
+            VoiceScript::running($practitioner),
+        );
         $used = array_count_values(array_merge([], ...$running));
 
         return Inertia::render('Voice', [
-            'lines' => array_map(fn (string $line, float $longest) => [
+            'lines' => array_map(fn (string $line) => [
                 'line' => $line,
-                'text' => str_starts_with($line, 'number.') ? substr($line, 7) : (string) __($line),
-                'longest_s' => $longest,
+                'text' => VoiceScript::text($line),
+                'longest_s' => VoiceScript::lines()[$line],
                 'used' => $used[$line] ?? 0,
                 'kept' => ($clip = $clips->get($line)) === null
                     ? null
                     : ['ms' => $clip->ms, 'loudness' => $clip->loudness, 'hash' => $clip->hash],
-            ], array_keys(VoiceScript::lines()), VoiceScript::lines()),
+            ], array_values(array_unique($shown))),
             'running' => $running,
         ]);
     }

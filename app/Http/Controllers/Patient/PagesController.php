@@ -61,16 +61,26 @@ final class PagesController
 
     public function voice(#[CurrentUser('device')] Device $device): JsonResponse
     {
-        return response()->json(['lines' => VoiceClip::query()->where(
-            'practitioner_id', $device->patient->practitioner_id,
-        )->limit(VoiceScript::MOST_CLIPS)->get(['line', 'hash'])
-            ->map(fn (VoiceClip $clip) => ['line' => $clip->line, 'hash' => $clip->hash])]);
+        $hashes = VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->orderBy('id')
+            ->limit(VoiceScript::MOST_CLIPS)->pluck('hash', 'line')->all();
+        $lines = [];
+        foreach (VoiceScript::alike() as $group) {
+            $recorded = array_values(array_intersect_key($hashes, array_flip($group)));
+            foreach ($recorded === [] ? [] : $group as $line) {
+                $lines[] = ['line' => $line, 'hash' => $hashes[$line] ?? $recorded[0]];
+            }
+        }
+
+        return response()->json(['lines' => $lines]);
     }
 
     /** A line as the patient's own practitioner has recorded it. */
     public function voiceLine(string $line, #[CurrentUser('device')] Device $device): Response
     {
-        $clip = VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->where('line', $line)->firstOrFail();
+        $alike = VoiceScript::alikeTo($line);
+        $clips = VoiceClip::query()->where('practitioner_id', $device->patient->practitioner_id)->whereIn('line', $alike)
+            ->orderBy('id')->get()->keyBy('line');
+        $clip = $clips->get($line) ?? $clips->first() ?? abort(404);
 
         return response($clip->sound(), 200, ['Content-Type' => 'audio/wav']);
     }

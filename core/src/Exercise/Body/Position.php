@@ -119,7 +119,9 @@ enum Position: string
             self::Supine, self::SupineKneesBent => [],
             self::SideLying => [self::SupineKneesBent, self::Supine],
             self::Reclined => [self::SideLying, self::SupineKneesBent, self::Supine],
-            self::Seated, self::SeatedForward, self::SeatedAtTable => [self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
+            self::Seated, self::SeatedForward, self::SeatedAtTable => [
+                self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine,
+            ],
             self::CrossLegged => [self::Seated, self::Reclined, self::SideLying, self::SupineKneesBent, self::Supine],
             self::Standing,
             self::StandingAtWall,

@@ -42,7 +42,8 @@ enum Prop: string
             self::Strap => $position !== Position::Walking,
             self::Straw => true,
             self::Tissue => in_array($position, [
-                Position::Seated, Position::CrossLegged, Position::SeatedAtTable, Position::Standing, Position::Kneeling, Position::Reclined,
+                Position::Seated, Position::CrossLegged, Position::SeatedAtTable, Position::Standing, Position::Kneeling,
+                Position::Reclined,
             ], true),
         };
     }

@@ -111,7 +111,8 @@ final class WithHolds
                     'walking', [Purpose::Moving, Purpose::Breathlessness], ['anytime'], ['able-to-talk'], ['hurrying'],
                     ['warmth', 'deeper-breath'], self::STOPS,
                 ),
-                new Walking, [Climb::repeats(40, 60, 80, 120), Climb::growing(6, Phase::Exhale)], count: 0.6, hands: Hands::Swing, hasOwnOrder: true,
+                new Walking, [Climb::repeats(40, 60, 80, 120), Climb::growing(6, Phase::Exhale)], count: 0.6, hands: Hands::Swing,
+                hasOwnOrder: true,
                 easier: ['ratio' => '2:3'],
             ),
         ];

@@ -35,8 +35,13 @@ final readonly class ForwardLean implements Recipe
 
         return [new Segment(SegmentRole::Exercise, [
             new Cue(CueKind::Move, 0, self::LEAN_MS, Worded::key('cue.lean.lean', $prescription), $top, $top),
-            new Cue(CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.exhale.'.$prescription->routeOut->value, $top, 0.0, how: 'cue.how.first'),
-            new Cue(CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.inhale.'.$prescription->routeIn->value, 0.0, $top, how: 'cue.how.gently'),
+            new Cue(
+                CueKind::Exhale, self::LEAN_MS, self::OUT_MS, 'cue.exhale.'.$prescription->routeOut->value, $top, 0.0, how: 'cue.how.first',
+            ),
+            new Cue(
+                CueKind::Inhale, self::LEAN_MS + self::OUT_MS, self::IN_MS, 'cue.inhale.'.$prescription->routeIn->value, 0.0, $top,
+                how: 'cue.how.gently',
+            ),
             new Cue(
                 CueKind::Free, self::LEAN_MS + self::OUT_MS + self::IN_MS, self::NOMINAL_MS, 'cue.lean.until-back', $top, 0.0,
                 greatestMs: self::GREATEST_MS,

@@ -35,7 +35,8 @@ final readonly class TenseAndLetGo implements Recipe
             $place = new Place(round: $index + 1);
             for ($time = 0; $time < self::timesOf($prescription, $index); $time++) {
                 $cues[] = new Cue(
-                    CueKind::Tense, $at, $tenseMs, Worded::key("cue.tense.$group", $prescription), beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up),
+                    CueKind::Tense, $at, $tenseMs, Worded::key("cue.tense.$group", $prescription),
+                    beats: Cues::beats($at, $tenseMs, $counts, $countMs, Counting::Up),
                     place: $place,
                 );
                 $cues[] = new Cue(CueKind::LetGo, $at + $tenseMs, 2 * $tenseMs, 'cue.let-go', place: $place);

@@ -22,7 +22,8 @@ final readonly class Uncounted implements Recipe
         return [
             Cues::settle(),
             Cues::free(
-                (float) $prescription->minutes, Worded::keys($prescription->technique->teaching->attention, $prescription), kind: $this->kind, everyMs: $this->everyMs,
+                (float) $prescription->minutes, Worded::keys($prescription->technique->teaching->attention, $prescription),
+                kind: $this->kind, everyMs: $this->everyMs,
             ),
         ];
     }

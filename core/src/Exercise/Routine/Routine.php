@@ -144,7 +144,8 @@ final readonly class Routine
         $first = array_values(array_filter(array_map(fn (RoutineStep $step) => $step->prescription, $led)))[0] ?? null;
 
         return array_map(
-            fn (Segment $segment) => $segment->inStep((int) array_key_first($led) + 1), Cues::bells($first->bellsFirst ?? 0, 'cue.bell.begin'),
+            fn (Segment $segment) => $segment->inStep((int) array_key_first($led) + 1),
+            Cues::bells($first->bellsFirst ?? 0, 'cue.bell.begin'),
         );
     }
 

@@ -20,7 +20,8 @@ final class BreathWords
     {
         $said = fn (string ...$keys): array => array_map(fn (string $key) => new Sentence(Part::Breath, "told.$key"), array_values($keys));
         if ($prescription->technique->hasFreeBreath) {
-            return $prescription->demandsThat(Demand::Tenses) ? [self::tensing($prescription), ...$said('breath.on')] : $said('breath.free');
+            return $prescription->demandsThat(Demand::Tenses)
+                ? [self::tensing($prescription), ...$said('breath.on')] : $said('breath.free');
         }
 
         return [
@@ -45,7 +46,9 @@ final class BreathWords
             default => 'each',
         };
 
-        return new Sentence(Part::Breath, "told.tense.$which", ['count' => count($times), 'times' => implode(', ', array_unique($times) === [$times[0]] ? [$times[0]] : $times)]);
+        return new Sentence(Part::Breath, "told.tense.$which", [
+            'count' => count($times), 'times' => $which === 'list' ? implode(', ', $times) : (string) $times[0],
+        ]);
     }
 
     /** @return list<string> */

@@ -24,7 +24,8 @@ final class CountWords
 
         return [
             ...$first,
-            ...(count($cycles) > 1 ? [new Sentence(Part::Breath, 'told.counts.growing', ['most' => Numbers::print($last->inhale->toFloat())])] : []),
+            ...(count($cycles) > 1
+                ? [new Sentence(Part::Breath, 'told.counts.growing', ['most' => Numbers::print($last->inhale->toFloat())])] : []),
             ...self::retention($prescription, $cycles[0]),
         ];
     }
@@ -38,7 +39,8 @@ final class CountWords
         }
         $values = [
             'in' => $number($pattern->inhale->toFloat()), 'sip' => $number($pattern->topUp->toFloat()),
-            'hold' => $number($pattern->hold->toFloat()), 'out' => $number($pattern->exhale->toFloat()), 'rest' => $number($pattern->rest->toFloat()),
+            'hold' => $number($pattern->hold->toFloat()), 'out' => $number($pattern->exhale->toFloat()),
+            'rest' => $number($pattern->rest->toFloat()),
         ];
         $parts = array_keys(array_filter([
             'in' => true, 'sip' => ! $pattern->topUp->isZero(), 'hold' => ! $pattern->hold->isZero(), 'out' => true,
@@ -60,7 +62,8 @@ final class CountWords
         return $seconds <= 0 ? [] : [
             new Sentence(Part::Breath, 'told.retention.before'),
             new Sentence(
-                Part::Breath, ($prescription->parameters['retention-ends'] ?? 1.0) > 1.0 ? 'told.retention.at-most' : 'told.retention.counted',
+                Part::Breath,
+                ($prescription->parameters['retention-ends'] ?? 1.0) > 1.0 ? 'told.retention.at-most' : 'told.retention.counted',
                 ['s' => Numbers::print($seconds)],
             ),
         ];

@@ -57,13 +57,13 @@ final class ExerciseTold
     }
 
     /**
-     * Everything that may be said before a step, whatever was led before it.
+     * Everything that may be said before a step, whatever was led before it; the criterion last.
      *
      * @return list<Sentence>
      */
     public static function anyStep(Prescription $prescription, School $school): array
     {
-        return [...self::step($prescription, $school), ...BodyWords::putAside()];
+        return [...BodyWords::putAside(), ...self::step($prescription, $school)];
     }
 
     /**

@@ -34,7 +34,8 @@ final class PlainName
             isset(self::TELL[$key]) => Proportion::is($pattern, ...self::TELL[$key]),
             $key === 'even' => $pattern?->exhale->hundredths === $pattern?->inhale->hundredths,
             $key === 'three-part' => $pattern?->toString() === '3:3:6',
-            in_array($key, ['extended-exhale', 'long-exhale'], true) => $pattern !== null && $pattern->exhale->hundredths > $pattern->inhale->hundredths,
+            in_array($key, ['extended-exhale', 'long-exhale'], true) => $pattern !== null
+                && $pattern->exhale->hundredths > $pattern->inhale->hundredths,
             $key === 'double-inhale' => $prescription->hasTopUp(),
             default => true,
         };

@@ -56,7 +56,9 @@ final class RightWords
         if (array_filter($prescriptions, fn (Prescription $prescription) => $prescription->technique->isRecovery) !== []) {
             return [new Sentence(Part::Stop, 'told.stop.not-easing')];
         }
-        $stops = array_merge(...array_map(fn (Prescription $prescription) => $prescription->technique->teaching->stops, array_values($prescriptions)));
+        $stops = array_merge(...array_map(
+            fn (Prescription $prescription) => $prescription->technique->teaching->stops, array_values($prescriptions),
+        ));
         $symptoms = array_map(
             fn (StopSymptom $symptom) => "told.stop.feel.{$symptom->value}",
             array_values(array_filter(StopSymptom::cases(), fn (StopSymptom $symptom) => in_array($symptom, $stops, true))),

@@ -35,9 +35,11 @@ final class Script
     private const BEFORE_A_STEP = [
         'breath.free', 'breath.on', 'start.exhale', 'start.empty', 'both.nose', 'both.mouth', 'both.pursed-lips', 'in.nose', 'in.mouth',
         'in.pursed-lips', 'out.nose', 'out.mouth', 'out.pursed-lips', 'out.soft-open-mouth', 'out.hum', 'out.passive', 'out.hum-the-rest',
-        'route.nostrils', 'route.nostrils-back', 'without.weight', 'without.strap', 'retention.before', 'open.hum', 'open.exhale', 'open.exhale-complete', 'open.retention', 'size.gentle', 'size.sip',
+        'route.nostrils', 'route.nostrils-back', 'without.weight', 'without.strap', 'retention.before', 'open.hum', 'open.exhale',
+        'open.exhale-complete', 'open.retention', 'size.gentle', 'size.sip',
         'size.easy', 'size.full', 'size.active', 'size.complete', 'holds', 'tempo.both', 'tempo.slower', 'tempo.faster', 'eyes.choice',
-        'eyes.choice-upright', 'eyes.choice-face-down', 'eyes.closed', 'eyes.closed-upright', 'eyes.lowered', 'eyes.on-a-point', 'eyes.walking',
+        'eyes.choice-upright', 'eyes.choice-face-down', 'eyes.closed', 'eyes.closed-upright', 'eyes.lowered', 'eyes.on-a-point',
+        'eyes.walking',
     ];
 
     /** @return array<string, float> longest length in seconds by key: numbers, words, then sentences */
@@ -49,9 +51,11 @@ final class Script
             $words += array_fill_keys(self::ofTechnique($technique), true);
         }
         $words += array_fill_keys([
-            'cue.free-between', 'cue.return.roll', 'cue.return.sit-up', 'cue.end.sleep-welcome', 'cue.inhale.mouth', 'cue.inhale.pursed-lips',
+            'cue.free-between', 'cue.return.roll', 'cue.return.sit-up', 'cue.end.sleep-welcome', 'cue.inhale.mouth',
+            'cue.inhale.pursed-lips',
         ], true);
-        $isSentence = fn (string $key): bool => preg_match('/^(cue\.(move|end|return|settle|retention|free|hum|lean|tense)|exercise\.)/', $key) === 1;
+        $sentence = '/^(cue\.(move|end|return|settle|retention|free|hum|lean|tense)|exercise\.)/';
+        $isSentence = fn (string $key): bool => preg_match($sentence, $key) === 1;
         $sentences = [
             ...array_filter(array_keys($words), $isSentence),
             ...array_map(fn (Position $position) => "position.{$position->value}", Position::cases()),
@@ -105,7 +109,8 @@ final class Script
                 foreach ($sets as $parameters) {
                     [$prescription] = PrescriptionReader::read([
                         'technique' => $technique->key, 'own_name' => 'x', 'position' => $position->value, 'route_out' => $out->value,
-                        'parameters' => $parameters, 'breaths' => $technique->countsRepeats() ? 3 : null, 'start' => 'empty', 'ending' => 'slow',
+                        'parameters' => $parameters, 'breaths' => $technique->countsRepeats() ? 3 : null,
+                        'start' => 'empty', 'ending' => 'slow',
                         // A breath with every phase; what a tap ends has no rest after it.
                         ...($technique->hasRatio() ? ['ratio' => $parameters === [] ? '1+1:1:2:1' : '1:1:2'] : []),
                     ]);

@@ -34,8 +34,13 @@ final class AgreedWords
         }
 
         return match (true) {
-            ! $prescription->technique->countsRepeats() => new Sentence($part, "told.$kind.minutes", ['minutes' => self::minutes($prescription->exerciseSeconds())]),
-            $rounds > 1 => new Sentence($part, "told.$kind.rounds-of".((int) $prescription->breaths === 1 ? '-one' : ''), ['count' => $rounds, 'breaths' => (int) $prescription->breaths]),
+            ! $prescription->technique->countsRepeats() => new Sentence(
+                $part, "told.$kind.minutes", ['minutes' => self::minutes($prescription->exerciseSeconds())],
+            ),
+            $rounds > 1 => new Sentence(
+                $part, "told.$kind.rounds-of".((int) $prescription->breaths === 1 ? '-one' : ''),
+                ['count' => $rounds, 'breaths' => (int) $prescription->breaths],
+            ),
             // A set that grows has its number at each length.
             $length === Length::Breaths && $prescription->technique->recipe instanceof GrowingEven => new Sentence(
                 $part, "told.$kind.breaths", ['count' => array_sum(self::breathsAtEach($prescription))],
@@ -90,11 +95,20 @@ final class AgreedWords
 
         return [
             new Sentence(Part::When, 'told.when.times', ['count' => count($slots)]),
-            ...array_map(fn (AnchorSlot $slot) => new Sentence(Part::When, count($slot->weekdays) === 7 ? 'told.when.slot' : 'told.when.slot-on', [
-                'anchor' => $slot->name !== '' ? $slot->name : ['key' => "anchor.{$slot->anchor->value}"], 'from' => $slot->from->toString(), 'to' => $slot->to->toString(),
-                ...(count($slot->weekdays) === 7 ? [] : ['days' => implode(',', array_map(fn (Weekday $day) => $day->value, $slot->weekdays))]),
-            ]), $slots),
+            ...array_map(self::slot(...), $slots),
         ];
+    }
+
+    /** "On waking, between 05:30 and 09:00, on Mon Wed." */
+    private static function slot(AnchorSlot $slot): Sentence
+    {
+        $isDaily = count($slot->weekdays) === 7;
+
+        return new Sentence(Part::When, $isDaily ? 'told.when.slot' : 'told.when.slot-on', [
+            'anchor' => $slot->name !== '' ? $slot->name : ['key' => "anchor.{$slot->anchor->value}"],
+            'from' => $slot->from->toString(), 'to' => $slot->to->toString(),
+            ...($isDaily ? [] : ['days' => implode(',', array_map(fn (Weekday $day) => $day->value, $slot->weekdays))]),
+        ]);
     }
 
     /** @return list<Sentence> */

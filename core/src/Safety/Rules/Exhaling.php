@@ -64,7 +64,8 @@ final class Exhaling
                 fn (Look $look) => [
                     ...self::shorterHum($look),
                     ...(($look->prescription->parameters['open'] ?? 0.0) === 2.0
-                        ? [new Change('a counted exhale', ['parameters' => ['open' => 1.0] + $look->prescription->parameters])] : []), OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'),
+                        ? [new Change('a counted exhale', ['parameters' => ['open' => 1.0] + $look->prescription->parameters])] : []),
+                    OtherTechnique::extendedExhale($look->item, 'a silent exhale: extended exhale'),
                     ...EasierForms::of($look->item),
                 ],
             ),
@@ -83,7 +84,7 @@ final class Exhaling
         $prescription = $look->prescription;
 
         return ! $prescription->hasOpenExhale() || $prescription->technique->isRecovery ? null
-            : new Seen($prescription->routeOut === Route::Hum ? 'a hum that goes on as long as the air' : 'an exhale that goes on as long as the air');
+            : new Seen(($prescription->routeOut === Route::Hum ? 'a hum' : 'an exhale').' that goes on as long as the air');
     }
 
     private static function effort(Look $look): Seen

@@ -187,11 +187,13 @@
         'Hands',
         handsIn(choices, technique, bench.fields.position),
     )},
-    {#if technique.routes_out.length > 0}in by {@render choice('route_in', 'In by', technique.routes_in)}, out by {@render choice(
+    {#if technique.routes_out.length > 0}
+        in by {@render choice('route_in', 'In by', technique.routes_in)}, out by {@render choice(
             'route_out',
             'Out by',
             technique.routes_out,
-        )},{/if}
+        )},
+    {/if}
     {@render choice(
         'gaze',
         'Eyes',

@@ -96,13 +96,16 @@
     );
     /** Which exercise of a routine it is, from 1; 0 where there is only one. */
     const stepAt = $derived(item.taught.findIndex((each) => each.step === cue?.place.step) + 1);
-    const word = $derived(
-        taught && cue
-            ? (taught.told.find((each) => each.key === cue.instruction)?.text ?? '')
-            : cue
-              ? phrase(cue, t)
-              : t('cue.lead-in'),
+    const taughtText = (key: string): string => taught?.told.find((each) => each.key === key)?.text ?? '';
+    /** What is still to come before the step is led. */
+    const stillTaught = $derived(
+        taught && moment && cue
+            ? moment.segment.cues
+                  .map((each) => each.instruction)
+                  .slice(moment.segment.cues.findIndex((each) => each.instruction === cue.instruction) + 1)
+            : [],
     );
+    const word = $derived(taught && cue ? taughtText(cue.instruction) : cue ? phrase(cue, t) : t('cue.lead-in'));
     /** What right looks like, of the present step. */
     const criterion = $derived(
         item.taught.find((each) => each.step === cue?.place.step)?.told.at(-1)?.text ?? told(item, 'right')[0] ?? '',
@@ -343,12 +346,9 @@
         >
             {isPaused ? '' : shown}
         </p>
-        {#if taught && cue}
+        {#if stillTaught.length > 0}
             <ul class="after small muted">
-                {#each taught.told.slice(taught.told.findIndex((each) => each.key === cue.instruction) + 1) as each (each.key)}<li
-                    >
-                        {each.text}
-                    </li>{/each}
+                {#each stillTaught as key (key)}<li>{taughtText(key)}</li>{/each}
             </ul>
         {/if}
         <!-- The ridge of a routine is of one of its breaths: in the others it would be the wrong one. -->
