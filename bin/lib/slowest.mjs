@@ -43,7 +43,7 @@ for (const file of readdirSync(folder)) {
             }
             for (const inner of suite.suites ?? []) walk(inner, path || inner.title);
         };
-        for (const suite of JSON.parse(text).suites) walk(suite, suite.title);
+        for (const suite of JSON.parse(text).suites ?? []) walk(suite, suite.title);
     }
 }
 

@@ -29,10 +29,10 @@
     const needed = $derived(
         lines.filter((each) => each.used > 0 && !kept[each.line]).sort((one, other) => other.used - one.used),
     );
-    const alone = $derived(
-        `${speaking} of ${plural(running.length, 'running exercise', 'running exercises')} speak with your voice` +
-            (needed.length > 0 ? ` alone; ${plural(needed.length, 'more line', 'more lines')} and every one does.` : ' alone.'),
+    const missing = $derived(
+        needed.length > 0 ? `; ${plural(needed.length, 'more line', 'more lines')} and every one does` : '',
     );
+    const exercises = $derived(plural(running.length, 'running exercise', 'running exercises'));
     const next = $derived(needed[0] ?? lines.find((each) => !kept[each.line]) ?? null);
     const isNumber = (each: VoiceLine): boolean => each.line.startsWith('number.');
     const rest = $derived(lines.filter((each) => each.used === 0 && !kept[each.line]));
@@ -133,7 +133,7 @@
             </p>
             <p class="mt-2 text-muted">{done} of {lines.length} recorded. Only your own patients hear it.</p>
             {#if running.length > 0}<p class="mt-2">
-                    {alone}
+                    {speaking} of {exercises} speak with your voice alone{missing}.
                 </p>{/if}
             {#if next}
                 <p class="mt-5 text-sm text-muted">Next line</p>

@@ -31,7 +31,8 @@ const numberIn = (key: string): string | null => (key.startsWith('number.') ? ke
 
 /**
  * Says a cue with what there is: the practitioner's recorded words, otherwise the device's own voice, otherwise
- * nothing, and the tone stays. Nothing is said into the next cue: a shorter line is taken, or it is said a little faster.
+ * nothing, and the tone stays. Nothing is said into the next cue: a shorter line is taken, or it is said a little
+ * faster.
  */
 export class Speaker implements Voice {
     constructor(private readonly from: From) {}
