@@ -43,6 +43,15 @@ final class RoutineTest extends TestCase
         }
     }
 
+    public function test_what_is_taught_takes_nothing_from_the_hour(): void
+    {
+        $step = fn (float $minutes) => ['kind' => 'exercise', 'technique' => 'diaphragmatic', 'position' => 'supine', 'minutes' => $minutes];
+        $errors = fn (float $minutes) => RoutineFields::read(['name' => 'Long', 'steps' => array_fill(0, 10, $step($minutes))])[1];
+
+        self::assertSame([], $errors(5.8));
+        self::assertSame(['steps' => 'A routine of 61 minutes is longer than 60.'], $errors(5.9));
+    }
+
     public function test_each_cue_knows_its_step_and_moving_is_a_cue(): void
     {
         $cues = Shipped::routines()['trunk-and-ribs']->timeline()->cues();
