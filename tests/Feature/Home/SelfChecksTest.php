@@ -17,6 +17,7 @@ final class SelfChecksTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->travelTo('2026-11-10 12:00:00');
         $this->clinicWithPatient();
         $this->screen();
     }

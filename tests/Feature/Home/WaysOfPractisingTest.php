@@ -34,6 +34,7 @@ final class WaysOfPractisingTest extends TestCase
     #[DataProviderExternal(Ways::class, 'all')]
     public function test_is_prescribed_told_taught_led_and_logged(array $fields, array $says, array $never): void
     {
+        $this->travelTo('2026-11-10 12:00:00');
         $this->clinicWithPatient();
         $this->screen();
         $version = $this->issue(['ratio' => null, 'position' => null, ...$fields]);
