@@ -44,7 +44,7 @@ test('a first assessment of a new patient, from the first question to the signed
     await page.getByLabel('Resting rate, breaths/min').fill('17');
     await page.getByRole('button', { name: 'keep it', exact: true }).click();
     await expect(page.getByRole('row', { name: /^Resting rate/ })).toContainText('17');
-    await page.getByRole('button', { name: 'take it Hand check' }).click();
+    await page.getByRole('button', { name: 'take it Hand check', exact: true }).click();
     await page.getByRole('group', { name: 'The chest hand moves' }).getByLabel('much', { exact: true }).check();
     await page.getByRole('group', { name: 'The belly hand moves' }).getByLabel('a little').check();
     await page.getByRole('group', { name: 'Which moves first' }).getByLabel('chest').check();
