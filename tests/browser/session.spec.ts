@@ -50,9 +50,7 @@ test('a first assessment of a new patient, from the first question to the signed
     await page.getByRole('group', { name: 'Which moves first' }).getByLabel('chest').check();
     await expect(page.getByText('75 % of the movement is at the chest.')).toBeVisible();
     await page.getByRole('button', { name: 'Keep the hand check' }).click();
-    await expect(page.getByRole('row', { name: /^Hand check/ }).first()).toContainText(
-        'upper-chest, chest first',
-    );
+    await expect(page.getByRole('row', { name: /^Hand check/ }).first()).toContainText('upper-chest, chest first');
     await page.getByRole('button', { name: 'take it Comfortable exhale or hum' }).click();
     await page.getByLabel('Comfortable exhale or hum, try 1, s').fill('6.5');
     await page.getByRole('button', { name: 'Keep Comfortable exhale or hum' }).click();
