@@ -22,6 +22,7 @@ use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Practice\Today;
 use IvoryPace\Practice\TodaySlot;
 use IvoryPace\Practice\WeeklyCheck;
+use IvoryPace\Practice\Night;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Safety\PauseRules;
 
@@ -85,7 +86,7 @@ final class TodayOf
     {
         return [
             'pausing' => PauseRules::forDevices(), 'symptoms' => StopSymptom::forDevices(), 'seconds' => RecoveryWatch::forDevices(),
-            'days' => Windows::forDevices(),
+            'days' => Windows::forDevices(), 'night' => Night::forDevices(),
         ];
     }
 

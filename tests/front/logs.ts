@@ -67,4 +67,5 @@ export const rules: Rules = {
     symptoms: { made_me_stop: ['dizziness'], get_help: ['chest-pain'] },
     seconds: { ask_after: 180, help_after: 600, look_back_after: 120, trusted_offset: 90 },
     days: { waits_at_most: 60, lately: 7, tally: 14 },
+    night: { anchors: ['lights-out'], from_hour: 21, until_hour: 5 },
 };

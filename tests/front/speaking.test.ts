@@ -8,6 +8,7 @@ import { FASTEST_RATE, Speaker, type OwnVoice } from '../../resources/js/player/
 import { PHASES } from '../../resources/js/player/tones';
 import type { Cue, Segment, Timeline } from '../../resources/js/shared/timeline';
 import { FakeAudioContext } from './fakeAudio';
+import { rules } from './logs';
 import { texts } from './texts';
 import { cue, paced } from './timelines';
 
@@ -224,9 +225,9 @@ describe('a whole practice by ear', () => {
 
 describe('a practice at night', () => {
     it('is one at lights out, or one that nobody planned late in the evening', () => {
-        expect(isAtNight('lights-out', 12)).toBe(true);
-        expect(isAtNight('waking', 23)).toBe(false);
-        expect([20, 21, 4, 5].map((hour) => isAtNight(null, hour))).toEqual([false, true, true, false]);
+        expect(isAtNight(rules.night, 'lights-out', 12)).toBe(true);
+        expect(isAtNight(rules.night, 'waking', 23)).toBe(false);
+        expect([20, 21, 4, 5].map((hour) => isAtNight(rules.night, null, hour))).toEqual([false, true, true, false]);
     });
 
     it('leaves out the bell and the way back', () => {

@@ -1,5 +1,5 @@
 import type { FormView } from '../shared/forms';
-import type { NightEnding } from '../player/night';
+import type { NightEnding, NightRule } from '../player/night';
 import type { RidgeShape, Stroke, Timeline } from '../shared/timeline';
 
 export interface DeviceState {
@@ -26,6 +26,7 @@ export interface Rules {
     symptoms: { made_me_stop: string[]; get_help: string[] };
     seconds: { ask_after: number; help_after: number; look_back_after: number; trusted_offset: number };
     days: { waits_at_most: number; lately: number; tally: number };
+    night: NightRule;
 }
 
 /** An exercise that is there outside of what is planned, with the version that it is of. */

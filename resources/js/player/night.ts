@@ -7,13 +7,16 @@ export interface NightEnding {
     segments: Segment[];
 }
 
-/** Practices that no plan asks for are of the night from 21 to 5 o'clock. */
-const NIGHT_FROM = 21;
-const NIGHT_UNTIL = 5;
+/** What makes a practice one of the night, as the core says it: its anchor, or without a plan the hour. */
+export interface NightRule {
+    anchors: string[];
+    from_hour: number;
+    until_hour: number;
+}
 
 /** @param anchor of the practice; null where none was planned */
-export const isAtNight = (anchor: string | null, hour: number): boolean =>
-    anchor === null ? hour >= NIGHT_FROM || hour < NIGHT_UNTIL : anchor === 'lights-out';
+export const isAtNight = (rule: NightRule, anchor: string | null, hour: number): boolean =>
+    anchor === null ? hour >= rule.from_hour || hour < rule.until_hour : rule.anchors.includes(anchor);
 
 export function endingAtNight<T extends { timeline: Timeline }>(played: T, night: NightEnding): T {
     const { segments } = played.timeline;

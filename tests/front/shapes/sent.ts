@@ -2707,6 +2707,11 @@ export type SentToAsNeeded = {
             tally: number;
             waits_at_most: number;
         };
+        night: {
+            anchors: ['lights-out'];
+            from_hour: number;
+            until_hour: number;
+        };
         pausing: {
             look_at: number;
             stops: number;
@@ -3178,6 +3183,11 @@ export type SentToToday = {
             lately: number;
             tally: number;
             waits_at_most: number;
+        };
+        night: {
+            anchors: ['lights-out'];
+            from_hour: number;
+            until_hour: number;
         };
         pausing: {
             look_at: number;

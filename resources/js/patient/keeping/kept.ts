@@ -43,7 +43,7 @@ export async function fetchPage<K extends keyof Pages>(
 function isOfAnEarlierVersion<K extends keyof Pages>(name: K, page: Pages[K]): boolean {
     if (name === 'today') {
         const { rules, items } = page as Partial<Bundle>;
-        return !rules || Object.values(items ?? {}).some((each) => each.some((item) => !('told' in item)));
+        return !rules?.night || Object.values(items ?? {}).some((each) => each.some((item) => !('told' in item)));
     }
     if (name === 'needed') return !('told' in ((page as Partial<NeededData>).item ?? {}));
     return name === 'sheet' && (page as SheetData).items.some((item) => !('told' in item));

@@ -28,8 +28,10 @@
 
     let { item, played: whole, isShort, slot, of, onrecover, onleave }: Props = $props();
 
-    const atNight = untrack(() => isAtNight(slot?.anchor ?? null, new Date().getHours()));
-    const played = $derived(atNight && item.night ? endingAtNight(whole, item.night) : whole);
+    const atNight = untrack(
+        () => item.night !== null && isAtNight(of.rules.night, slot?.anchor ?? null, new Date().getHours()),
+    );
+    const played = $derived(atNight && item.night !== null ? endingAtNight(whole, item.night) : whole);
     /** Falling asleep is welcome: afterwards the screen is dark. */
     const endsInSleep = $derived(item.quiet && (atNight || item.night === null));
 
