@@ -1,7 +1,8 @@
 import type { Beat, Cue, Segment, Timeline } from '../shared/timeline';
 import { eventsOf, type Event } from './events';
 import { doneAt, type Done } from './progress';
-import { joiningFactor, retimed, type Joining } from './retiming';
+import { Pace } from './pace';
+import type { Joining } from './retiming';
 import { Speaking, type Voice } from './speaking';
 import { Tones, type Levels } from './tones';
 
@@ -43,11 +44,6 @@ export class PlayerEngine {
     /** The step in which the patient said that it is enough. */
     enoughStep: number | null = null;
 
-    /** Lengths over the prescribed ones; over 1 is slower. */
-    tempo = 1;
-
-    /** From which breath on which tempo: the breath in which it was changed is finished as it was. */
-    private changes: { segment: number; after: number; factor: number }[] = [];
     private prescribed: Segment[];
 
     /** How long each segment with an open cue lasted in ms. */
@@ -62,8 +58,7 @@ export class PlayerEngine {
     private pausedAt: { segment: number; ms: number } | null = null;
     private over = false;
 
-    /** How long each breath of a segment is while it eases from the patient's own pace. */
-    private readonly easing: ((breath: number) => number) | null = null;
+    private readonly pace: Pace;
     private readonly speaking: Speaking;
     private readonly ahead: number;
 
@@ -84,10 +79,13 @@ export class PlayerEngine {
         this.tones = new Tones(context, levels);
         this.speaking = new Speaking(context, this.tones);
         this.prescribed = timeline.segments;
-        const set = timeline.segments.find((segment) => segment.role === 'exercise');
-        if (joining && set) this.easing = joiningFactor(set, joining);
-        this.segments = this.atPace();
+        this.pace = new Pace(timeline, joining);
+        this.segments = this.pace.of(this.prescribed);
         this.events = this.segments.map(eventsOf);
+    }
+
+    get tempo(): number {
+        return this.pace.tempo;
     }
 
     /** From here on what it knows is said too. */
@@ -181,15 +179,14 @@ export class PlayerEngine {
         this.begin(place.segment, this.context.currentTime - place.ms / 1000, place.ms);
     }
 
-    /** Slower or faster from the next breath on. Open segments and those without breaths stay as they are. */
+    /** Slower or faster from the next breath on. */
     setTempo(factor: number): void {
         const place = this.place() ?? { segment: 0, ms: 0 };
         if (this.over || factor === this.tempo) return;
-        this.tempo = factor;
         const cues = this.segments[place.segment]?.cues ?? [];
         const present = cues.find((cue) => place.ms < cue.at + cue.ms) ?? cues[cues.length - 1];
-        this.changes.push({ segment: place.segment, after: present?.place.breath ?? 0, factor });
-        this.segments = this.atPace();
+        this.pace.change(factor, place.segment, present?.place.breath ?? 0);
+        this.segments = this.pace.of(this.prescribed);
         this.events = this.segments.map(eventsOf);
         if (this.pausedAt || this.zeros.length === 0) return;
         this.silence();
@@ -199,26 +196,6 @@ export class PlayerEngine {
     private silence(): void {
         this.tones.silence();
         this.speaking.hush();
-    }
-
-    private atPace(): Segment[] {
-        return this.prescribed.map((segment, index) =>
-            segment.role === 'exercise' && !segment.open
-                ? retimed(segment, (breath) => this.factorOf(index, breath))
-                : segment,
-        );
-    }
-
-    private factorOf(segment: number, breath: number): number {
-        return (this.easing?.(breath) ?? 1) * this.tempoOf(segment, breath);
-    }
-
-    private tempoOf(segment: number, breath: number): number {
-        return (
-            this.changes
-                .filter((change) => change.segment < segment || (change.segment === segment && breath > change.after))
-                .at(-1)?.factor ?? 1
-        );
     }
 
     /** Ends an open cue. */
