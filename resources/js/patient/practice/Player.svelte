@@ -14,18 +14,18 @@
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
     import BreathTally from '../../shared/BreathTally.svelte';
-    import Ridge from '../../shared/Ridge.svelte';
-    import { toneOf } from '../../shared/ridge';
     import { buzz } from '../../player/buzz';
     import { PlayerEngine, type Moment } from '../../player/engine';
     import type { StepDone } from '../../player/progress';
     import type { Voice } from '../../player/speaking';
-    import { phrase, stageOf } from '../../player/stage';
+    import { stageOf } from '../../player/stage';
     import { keepAwake } from '../../player/wake';
     import type { Cue } from '../../shared/timeline';
-    import { ridgeWords, t, told } from '../words';
+    import { t, told } from '../words';
     import type { Settings } from '../keeping/settings';
-    import HelpCard from '../HelpCard.svelte';
+    import Easing, { type Helped } from './Easing.svelte';
+    import Pacer from './Pacer.svelte';
+    import PaceRow from './PaceRow.svelte';
     import type { Help, Playable, Rules, TodayItem } from '../types';
 
     interface Props {
@@ -87,7 +87,6 @@
     const cue = $derived(moment?.cue ?? null);
     const stage = $derived(stageOf(moment, played.timeline, played.ridge, isStill));
     const isOpen = $derived(cue !== null && cue.greatest !== null);
-    const tone = $derived(cue ? toneOf(cue.kind) : 'rest');
     /** A step of a routine, while it is taught before it is led. */
     const taught = $derived(
         moment?.segment.role === 'teach'
@@ -96,22 +95,11 @@
     );
     /** Which exercise of a routine it is, from 1; 0 where there is only one. */
     const stepAt = $derived(item.taught.findIndex((each) => each.step === cue?.place.step) + 1);
-    const taughtText = (key: string): string => taught?.told.find((each) => each.key === key)?.text ?? '';
-    /** What is still to come before the step is led. */
-    const stillTaught = $derived(
-        taught && moment && cue
-            ? moment.segment.cues
-                  .map((each) => each.instruction)
-                  .slice(moment.segment.cues.findIndex((each) => each.instruction === cue.instruction) + 1)
-            : [],
-    );
-    const word = $derived(taught && cue ? taughtText(cue.instruction) : cue ? phrase(cue, t) : t('cue.lead-in'));
     /** What right looks like, of the present step. */
     const criterion = $derived(
         item.taught.find((each) => each.step === cue?.place.step)?.told.at(-1)?.text ?? told(item, 'right')[0] ?? '',
     );
     const isExercise = $derived(moment?.segment.role === 'exercise');
-    const shown = $derived(stage.wordKey === null ? stage.number : t(stage.wordKey));
     /** Breaths to come, fewer when the patient has said that it is enough. */
     let breaths = $state(untrack(() => played.breaths ?? 0));
     const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === played.breaths);
@@ -119,21 +107,8 @@
     const HALF_FRAME_S = 1 / 120;
     const LONGEST_FRAME_S = 0.1;
 
-    /** For recovery: how long it has gone on, and what was said of it. */
-    let helped = $state<'no' | 'asked' | 'easing' | 'shown'>('no');
-    function watchRecovery(): () => void {
-        if (!item.recovery) return () => undefined;
-        const ask = setTimeout(() => {
-            if (helped === 'no') helped = 'asked';
-        }, seconds.ask_after * 1000);
-        const show = setTimeout(() => {
-            helped = 'shown';
-        }, seconds.help_after * 1000);
-        return () => {
-            clearTimeout(ask);
-            clearTimeout(show);
-        };
-    }
+    /** For recovery: whether help was asked for or offered. */
+    let helped = $state<Helped>('no');
 
     onMount(() => {
         const letSleep = keepAwake();
@@ -148,7 +123,6 @@
         engine.setVoice(voice);
         engine.start();
         begunAt = performance.now();
-        const watched = watchRecovery();
         let buzzed: Cue | null = null;
         // What is drawn now is seen until the next frame: half a frame ahead is right in the middle.
         let drawnAt = 0;
@@ -167,7 +141,6 @@
             cancelAnimationFrame(frame);
             // Left by the Back button: what was done since the last report is not lost.
             if (!isOver) report();
-            watched();
             engine.stop();
             letSleep();
         };
@@ -224,15 +197,6 @@
         engine.stop();
         report();
         onend();
-    }
-
-    /** A step slower or faster, within what was prescribed, from the next breath on. */
-    const STEP = 0.05;
-    let tempo = $state(1);
-    function pace(by: number): void {
-        if (!item.tempo) return;
-        tempo = Math.max(item.tempo.fastest, Math.min(item.tempo.slowest, Math.round((tempo + by) * 100) / 100));
-        engine.setTempo(tempo);
     }
 
     function sound(): void {
@@ -292,31 +256,7 @@
                       : ''}</span
             >{/if}
     </div>
-    {#if item.recovery}
-        {#if helped === 'shown'}<HelpCard {help} />
-        {:else}
-            <p class="small">{help.emergency} {t('patient.practice.reliever')}</p>
-            {#if helped === 'asked'}
-                <div class="row easing" role="alert">
-                    <p>{t('patient.practice.not-easing')}</p>
-                    <button
-                        type="button"
-                        class="button second"
-                        onclick={() => {
-                            helped = 'easing';
-                        }}>{t('patient.practice.easing')}</button
-                    >
-                    <button
-                        type="button"
-                        class="button second urgent"
-                        onclick={() => {
-                            helped = 'shown';
-                        }}>{t('patient.practice.not-easing-now')}</button
-                    >
-                </div>
-            {/if}
-        {/if}
-    {/if}
+    {#if item.recovery}<Easing {help} {seconds} bind:helped />{/if}
     {#if played.breaths !== null}
         <div class="row tally">
             <BreathTally
@@ -333,40 +273,7 @@
             >
         </div>
     {/if}
-    <div class="pace">
-        <p class="word {tone}" class:taught={taught !== null} data-cue={cue?.kind ?? ''} style:opacity={stage.sight}>
-            {isPaused ? t(hasWaited ? 'patient.practice.waited' : 'patient.practice.paused') : word}
-        </p>
-        <p
-            class="number"
-            class:none={taught !== null}
-            class:long={shown.length > 5}
-            aria-hidden="true"
-            style:opacity={stage.sight}
-        >
-            {isPaused ? '' : shown}
-        </p>
-        {#if stillTaught.length > 0}
-            <ul class="after small muted">
-                {#each stillTaught as key (key)}<li>{taughtText(key)}</li>{/each}
-            </ul>
-        {/if}
-        <!-- The ridge of a routine is of one of its breaths: in the others it would be the wrong one. -->
-        <div
-            class="ridge"
-            class:hidden={item.taught.length > 0 && !(cue && cue.place.breath > 0)}
-            style:opacity={stage.sight}
-        >
-            <Ridge
-                words={ridgeWords()}
-                shape={stage.shape}
-                width={350}
-                height={108}
-                inked={stage.inked}
-                label={t(item.name)}
-            />
-        </div>
-    </div>
+    <Pacer {item} {moment} {stage} {taught} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
     <p class="small muted hint">
         {taught ? '' : criterion}
         {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
@@ -389,27 +296,7 @@
                 >{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button
             >
         </div>
-        {#if item.tempo}
-            <div class="row">
-                <button
-                    type="button"
-                    class="button plain"
-                    disabled={tempo >= item.tempo.slowest}
-                    onclick={() => pace(STEP)}>{t('patient.practice.slower')}</button
-                >
-                <span class="small muted" role="status"
-                    >{tempo === 1
-                        ? t('patient.practice.as-prescribed')
-                        : t('patient.practice.from-next', { percent: Math.round(tempo * 100) })}</span
-                >
-                <button
-                    type="button"
-                    class="button plain"
-                    disabled={tempo <= item.tempo.fastest}
-                    onclick={() => pace(-STEP)}>{t('patient.practice.faster')}</button
-                >
-            </div>
-        {/if}
+        {#if item.tempo}<PaceRow tempo={item.tempo} onpace={(factor) => engine.setTempo(factor)} />{/if}
     </div>
     <div class="always">
         {#if item.recovery}<button type="button" class="button back" onclick={breathBack}
@@ -431,9 +318,6 @@
         flex-wrap: wrap;
         min-width: 0;
     }
-    .ridge {
-        min-width: 0;
-    }
     .name {
         font-size: 1.25rem;
         flex: 1 1 8rem;
@@ -441,65 +325,15 @@
     .name:focus {
         outline: none;
     }
-    .word {
-        font-family: var(--serif);
-        font-size: 2rem;
-        line-height: 1.2;
-        min-height: 2.4em;
-        display: flex;
-        align-items: end;
-    }
-    .word.taught {
-        font-size: 1.5rem;
-        min-height: 2.4em;
-        align-items: start;
-    }
-    .after {
-        margin: 0;
-        padding-left: 1.1rem;
-    }
-    .ridge.hidden {
-        display: none;
-    }
-    .word.inhale {
-        color: var(--reed);
-    }
-    .word.hold {
-        color: var(--ochre);
-    }
-    .word.exhale {
-        color: var(--heather);
-    }
-    .number {
-        font-family: var(--serif);
-        font-size: clamp(5rem, 26vw, 8.5rem);
-        line-height: 1;
-        min-height: 1em;
-        font-variant-numeric: lining-nums tabular-nums;
-    }
-    .number.none {
-        display: none;
-    }
-    .number.long {
-        font-size: clamp(3.5rem, 18vw, 6rem);
-    }
-    .pace {
-        display: flex;
-        flex-direction: column;
-        gap: 1rem;
-    }
     .hint {
         min-height: 2.8em;
     }
-    .player > .row:not(.easing) .urgent {
+    .player > .row .urgent {
         flex: 0 1 auto;
         padding-block: 0.5rem;
     }
     .row .button {
         max-width: 100%;
-    }
-    .easing {
-        flex-wrap: wrap;
     }
     .urgent {
         border-color: var(--clay);
@@ -525,19 +359,6 @@
             gap: 0.5rem;
             padding-top: 0.5rem;
         }
-        .pace {
-            gap: 0.25rem;
-        }
-        .word {
-            font-size: 1.5rem;
-            min-height: 1.2em;
-        }
-        .number {
-            font-size: min(5rem, 18vh);
-        }
-        .number.long {
-            font-size: min(3.5rem, 14vh);
-        }
         .hint {
             min-height: 0;
         }
@@ -551,16 +372,6 @@
             width: auto;
             min-height: 3rem;
             padding: 0.4rem;
-        }
-    }
-    @media (max-height: 600px) and (min-aspect-ratio: 3 / 2) {
-        .pace {
-            display: grid;
-            grid-template: auto auto / 1fr 1fr;
-            align-items: center;
-        }
-        .ridge {
-            grid-area: 1 / 2 / 3 / 3;
         }
     }
 </style>
