@@ -190,6 +190,8 @@ final class TodayItems
                 'seconds' => (int) round($short->exerciseMs() / 1000),
                 'ridge' => Figures::ridge($item->shortVersion() ?? $item),
                 'timeline' => $short,
+                'night' => $item->nightEnding(short: true),
+                'quiet' => $item->endsInSleep(short: true),
             ],
         ];
     }

@@ -18,11 +18,11 @@ use Illuminate\Support\Collection;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Health\StopSymptom;
 use IvoryPace\Practice\DuePractices;
+use IvoryPace\Practice\Night;
 use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Practice\Today;
 use IvoryPace\Practice\TodaySlot;
 use IvoryPace\Practice\WeeklyCheck;
-use IvoryPace\Practice\Night;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Safety\PauseRules;
 

@@ -9,11 +9,13 @@ use IvoryPace\Breath\Cycle;
 use IvoryPace\Calendar\Weekday;
 use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Prescription;
+use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Exercise\Told\PlainName;
 use IvoryPace\Numbers;
 use IvoryPace\Programme\AnchorSlot;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\ItemPart;
+use IvoryPace\Programme\Told\AgreedWords;
 
 /** Parts of a prescription in words of the language that is spoken now. */
 final class PlainWords
@@ -51,20 +53,19 @@ final class PlainWords
     /** @return list<string> "a low pillow", "a book or block of 0.8 kg" */
     private static function props(Prescription $prescription): array
     {
-        $weight = $prescription->parameters['weight'] ?? 0.0;
-
         return [
             ...array_map(fn (Prop $prop) => (string) __("prop.{$prop->value}"), $prescription->props),
-            ...($weight > 0 ? [(string) __('prop.weight', ['kg' => Numbers::print($weight)])] : []),
+            ...($prescription->hasWeight()
+                ? [(string) __('prop.weight', ['kg' => Numbers::print($prescription->parameter('weight'))])] : []),
             ...($prescription->ownProp === '' ? [] : [$prescription->ownProp]),
         ];
     }
 
-    /** "6 breaths", "3 min". */
+    /** "6 breaths", "3 rounds of 20 breaths", "3 min". */
     public static function length(Prescription $prescription): string
     {
         return $prescription->technique->countsRepeats()
-            ? trans_choice("sheet.length.{$prescription->technique->length->value}", (int) $prescription->breaths)
+            ? Told::say(AgreedWords::much($prescription, Part::Length, 'amount'))
             : self::minutes($prescription->exerciseSeconds() / 60);
     }
 

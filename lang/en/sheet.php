@@ -10,10 +10,6 @@ return [
     'short' => 'On a bad day at least :short. That counts in full.',
     'minutes' => ':minutes min',
     'needed' => 'as needed',
-    'length' => [
-        'breaths' => '{1} 1 breath|[0,*] :count breaths',
-        'rounds' => '{1} 1 round|[0,*] :count rounds',
-    ],
     'position' => [
         'supine' => 'lying on your back',
         'supine-knees-bent' => 'lying on your back, knees bent',

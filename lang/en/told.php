@@ -163,6 +163,12 @@ return [
         'list' => 'Breaths at each length: :list.',
         'until-back' => 'Go on until your breath is back.',
     ],
+    'amount' => [
+        'breaths' => '{1} 1 breath|[2,*] :count breaths',
+        'rounds' => '{1} 1 round|[2,*] :count rounds',
+        'rounds-of' => '{1} 1 round of :breaths breaths|[2,*] :count rounds of :breaths breaths',
+        'rounds-of-one' => '{1} 1 round of 1 breath|[2,*] :count rounds of 1 breath',
+    ],
     'when' => [
         'times' => '{1} Do it once a day.|[2,*] Do it :count times a day.',
         'slot' => ':Anchor, between :from and :to.',

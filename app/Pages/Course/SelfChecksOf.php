@@ -12,7 +12,8 @@ final class SelfChecksOf
 {
     private const EACH = 5;
 
-    private const MOST = 400;
+    /** A year of three practices a day. */
+    private const MOST = 1200;
 
     /** @return list<array{exercise: string, asked: string, first: string, lately: string, answers: int}> */
     public static function on(CourseReading $reading): array
@@ -20,7 +21,7 @@ final class SelfChecksOf
         $practices = Practice::query()->where('patient_id', $reading->patient->id)
             ->where('started_at', '>=', $reading->patient->clock()->startsAt($reading->from()))->where('started_at', '<=', $reading->now)
             ->whereIn('programme_version_id', $reading->programme->versions->modelKeys())->whereNotNull('self_checks')
-            ->orderBy('started_at')->limit(self::MOST)->get(['id', 'lineage', 'self_checks']);
+            ->orderByDesc('started_at')->limit(self::MOST)->get(['id', 'lineage', 'self_checks'])->reverse();
         $lines = [];
         foreach ($practices->groupBy('lineage') as $lineage => $ofOne) {
             foreach (SelfCheck::cases() as $check) {

@@ -13,6 +13,7 @@ use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Prescription;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\Routine\Routine;
+use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\School;
 use IvoryPace\InvalidValue;
 
@@ -68,7 +69,7 @@ final readonly class Item
     /** As it is practised, unless at night: {@see self::nightEnding()}. */
     public function timeline(): Timeline
     {
-        $usual = $this->isOnlyAtNight() ? Ending::Quiet : Ending::Bell;
+        $usual = $this->usualEnding();
 
         return $this->routine?->timeline($usual, $this->school) ?? Compiler::compile($this->prescription, $usual);
     }
@@ -77,15 +78,16 @@ final readonly class Item
      * How it ends at night, where that differs from the day: what lies at lights out ends quietly, unless an ending is
      * prescribed.
      *
+     * @param  bool  $short  of the short version, which may end with another step
      * @return array{drop: int, segments: list<Segment>}|null how many of the last segments are left out, and what comes in
      *     their place; null where night and day end alike
      */
-    public function nightEnding(): ?array
+    public function nightEnding(bool $short = false): ?array
     {
-        if (! $this->isLeftOpenLying() || $this->isOnlyAtNight()) {
+        if (! $this->isLeftOpenLying($short) || $this->isOnlyAtNight($short)) {
             return null;
         }
-        $last = $this->exercises()[count($this->exercises()) - 1];
+        $last = $this->lastLed($short);
         $step = $this->routine === null ? null : count($this->routine->steps);
         $quiet = Compiler::ending($last, Ending::Quiet);
 
@@ -96,26 +98,49 @@ final readonly class Item
     }
 
     /** True when falling asleep is welcome at its end, at least at night: only where one lies, and could not fall. */
-    public function endsInSleep(): bool
+    public function endsInSleep(bool $short = false): bool
     {
-        $last = $this->exercises()[count($this->exercises()) - 1];
+        $last = $this->lastLed($short);
 
         return ! $this->goesOn && $last->position->isLying()
-            && ($last->ending === Ending::Quiet || ($this->isLeftOpenLying() && $this->nights() > 0));
+            && ($last->ending === Ending::Quiet || ($this->isLeftOpenLying($short) && $this->nights() > 0));
+    }
+
+    /** The exercise with which it ends. */
+    private function lastLed(bool $short): Prescription
+    {
+        $exercises = array_values(array_filter(array_map(fn (RoutineStep $step) => $step->prescription, $this->led($short))));
+
+        return $exercises === [] ? $this->prescription : $exercises[count($exercises) - 1];
+    }
+
+    /** @return list<RoutineStep> the steps of a routine that are led */
+    private function led(bool $short): array
+    {
+        $steps = $this->routine->steps ?? [];
+        $chosen = $short ? $this->shortSteps() : [];
+
+        return $chosen === [] ? $steps : array_map(fn (int $index) => $steps[$index], $chosen);
     }
 
     /** The exercise with which it ends lies, and nothing says how it ends. */
-    private function isLeftOpenLying(): bool
+    private function isLeftOpenLying(bool $short): bool
     {
-        $last = $this->exercises()[count($this->exercises()) - 1];
+        $last = $this->lastLed($short);
+        $led = $this->led($short);
 
         return $last->ending === null && $last->position->isLying()
-            && ($this->routine === null || $this->routine->steps[count($this->routine->steps) - 1]->prescription === $last);
+            && ($led === [] || $led[count($led) - 1]->prescription === $last);
     }
 
-    private function isOnlyAtNight(): bool
+    private function usualEnding(bool $short = false): Ending
     {
-        return $this->isLeftOpenLying() && $this->plan !== null && $this->nights() === count($this->plan->slots);
+        return $this->isOnlyAtNight($short) ? Ending::Quiet : Ending::Bell;
+    }
+
+    private function isOnlyAtNight(bool $short): bool
+    {
+        return $this->isLeftOpenLying($short) && $this->plan !== null && $this->nights() === count($this->plan->slots);
     }
 
     /** Practices a day that are at lights out. */
@@ -171,7 +196,7 @@ final readonly class Item
      */
     public function shortTimeline(): ?Timeline
     {
-        $usual = $this->isOnlyAtNight() ? Ending::Quiet : Ending::Bell;
+        $usual = $this->usualEnding(short: true);
         if ($this->routine === null) {
             $short = $this->shortVersion();
 

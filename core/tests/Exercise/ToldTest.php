@@ -160,6 +160,29 @@ final class ToldTest extends TestCase
         self::assertSame([3, 'cue.end.sleep-welcome'], [$scan['drop'] ?? 0, $scan['segments'][0]->cues[0]->instruction ?? '']);
     }
 
+    public function test_a_short_version_ends_as_its_own_last_step_does(): void
+    {
+        $steps = [
+            ['technique' => 'even', 'position' => 'seated', 'breaths' => 4], ['technique' => 'diaphragmatic', 'position' => 'supine', 'minutes' => 1],
+        ];
+        $read = fn (array $fields): Item => DraftReader::read([
+            'kind' => 'routine', 'routine_name' => 'Two', 'steps' => array_map(fn (array $step) => ['kind' => 'exercise', ...$step], $steps),
+            'short' => ['steps' => [0]], ...$fields,
+        ], 'x')->item ?? throw new LogicException;
+        $slot = fn (string $anchor) => ['anchor' => $anchor, 'from' => '08:00', 'to' => '23:00', 'days' => [1, 2, 3, 4, 5, 6, 7]];
+
+        $both = $read(['times_a_day' => 2, 'anchors' => [$slot('waking'), $slot('lights-out')]]);
+        self::assertSame(2, $both->nightEnding()['drop'] ?? null);
+        self::assertNull($both->nightEnding(short: true), 'who sits has no way back to leave out');
+        self::assertTrue($both->endsInSleep());
+        self::assertFalse($both->endsInSleep(short: true));
+
+        $night = $read(['times_a_day' => 1, 'anchors' => [$slot('lights-out')]]);
+        self::assertNull($night->nightEnding());
+        $cues = $night->shortTimeline()?->cues() ?? [];
+        self::assertSame('cue.bell.end', end($cues)->instruction ?? '', 'what ends sitting rings');
+    }
+
     public function test_how_a_scan_once_ended_is_still_read(): void
     {
         self::assertSame('quiet', $this->prescription('body-scan', ['parameters' => ['end' => 2, 'list' => 1]])->ending?->value);

@@ -43,6 +43,9 @@ export interface Playable {
     seconds: number;
     ridge: RidgeShape;
     timeline: Timeline;
+    night: NightEnding | null;
+    /** Falling asleep is welcome at its end, at least at night. */
+    quiet: boolean;
 }
 
 export interface ToldPart {
@@ -71,9 +74,6 @@ export interface TodayItem extends Playable {
     checks: { key: string; question: string; answers: { value: string; label: string }[] }[];
     /** Everything that is needed. */
     needs: string[];
-    night: NightEnding | null;
-    /** Falling asleep is welcome at its end, at least at night. */
-    quiet: boolean;
     /** Lengths over the prescribed ones that the patient may choose; null when the pace is fixed. */
     tempo: { fastest: number; slowest: number } | null;
     /** Over how many breaths it may ease from the patient's own pace; null when it cannot. */

@@ -77,7 +77,7 @@ final class WordsTest extends TestCase
             self::assertTrue(Lang::has("sheet.position.{$position->value}"), $position->value);
         }
         foreach (Length::cases() as $length) {
-            self::assertTrue($length === Length::Minutes || $length === Length::Derived || Lang::has("sheet.length.{$length->value}"), $length->value);
+            self::assertTrue($length === Length::Minutes || $length === Length::Derived || Lang::has("told.amount.{$length->value}"), $length->value);
         }
     }
 }

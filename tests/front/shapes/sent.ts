@@ -2915,6 +2915,11 @@ export type SentToToday = {
         seconds: number;
         short: null | {
             breaths: null | number;
+            night: null | {
+                drop: number;
+                segments: [];
+            };
+            quiet: boolean;
             ridge: {
                 count_s: number;
                 cues: ({

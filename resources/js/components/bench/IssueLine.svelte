@@ -16,6 +16,8 @@
 <script lang="ts">
     import { Button, Input } from 'flowbite-svelte';
 
+    type Key = 'weeks' | 'starts_on' | 'review_on' | 'rated_symptom' | 'reason';
+
     interface Props {
         rest: Rest;
         errors: Record<string, string>;
@@ -29,54 +31,25 @@
     let { rest = $bindable(), errors, isFirst, isMaintenance, next, isOff }: Props = $props();
 </script>
 
-<div class="ml-auto flex items-end gap-x-4 text-[0.9rem]">
-    {#if isMaintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>{:else}<div class="field w-[4rem]">
-            <label for="weeks">Weeks</label><Input
-                id="weeks"
-                size="sm"
-                inputmode="numeric"
-                bind:value={rest.weeks}
-                aria-invalid={errors.weeks ? 'true' : undefined}
-            />
-        </div>{/if}
-    {#if isFirst}
-        <div class="field w-[8.5rem]">
-            <label for="starts_on">Starts on</label><Input
-                id="starts_on"
-                size="sm"
-                type="date"
-                bind:value={rest.starts_on}
-                aria-invalid={errors.starts_on ? 'true' : undefined}
-            />
-        </div>
-    {/if}
-    <div class="field w-[8.5rem]">
-        <label for="review_on">Review on</label><Input
-            id="review_on"
+{#snippet field(key: Key, label: string, width: string, how: { type?: 'date'; inputmode?: 'numeric' } = {})}
+    <div class="field {width}">
+        <label for={key}>{label}</label><Input
+            id={key}
             size="sm"
-            type="date"
-            bind:value={rest.review_on}
-            aria-invalid={errors.review_on ? 'true' : undefined}
+            {...how}
+            bind:value={rest[key]}
+            aria-invalid={errors[key] ? 'true' : undefined}
         />
     </div>
-    <div class="field w-[9.5rem]">
-        <label for="rated_symptom">Rated each time</label><Input
-            id="rated_symptom"
-            size="sm"
-            bind:value={rest.rated_symptom}
-            aria-invalid={errors.rated_symptom ? 'true' : undefined}
-        />
-    </div>
-    {#if !isFirst}
-        <div class="field w-[12rem]">
-            <label for="reason">Why it changes</label><Input
-                id="reason"
-                size="sm"
-                bind:value={rest.reason}
-                aria-invalid={errors.reason ? 'true' : undefined}
-            />
-        </div>
-    {/if}
+{/snippet}
+
+<div class="ml-auto flex flex-wrap items-end justify-end gap-x-4 gap-y-2 text-[0.9rem]">
+    {#if isMaintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>
+    {:else}{@render field('weeks', 'Weeks', 'w-[4rem]', { inputmode: 'numeric' })}{/if}
+    {#if isFirst}{@render field('starts_on', 'Starts on', 'w-[8.5rem]', { type: 'date' })}{/if}
+    {@render field('review_on', 'Review on', 'w-[8.5rem]', { type: 'date' })}
+    {@render field('rated_symptom', 'Rated each time', 'w-[9.5rem]')}
+    {#if !isFirst}{@render field('reason', 'Why it changes', 'w-[12rem]')}{/if}
     <Button type="submit" class="whitespace-nowrap" disabled={isOff}>Issue version {next}</Button>
 </div>
 

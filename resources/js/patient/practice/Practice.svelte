@@ -29,11 +29,11 @@
     let { item, played: whole, isShort, slot, of, onrecover, onleave }: Props = $props();
 
     const atNight = untrack(
-        () => item.night !== null && isAtNight(of.rules.night, slot?.anchor ?? null, new Date().getHours()),
+        () => whole.night !== null && isAtNight(of.rules.night, slot?.anchor ?? null, new Date().getHours()),
     );
-    const played = $derived(atNight && item.night !== null ? endingAtNight(whole, item.night) : whole);
+    const played = $derived(atNight && whole.night !== null ? endingAtNight(whole, whole.night) : whole);
     /** Falling asleep is welcome: afterwards the screen is dark. */
-    const endsInSleep = $derived(item.quiet && (atNight || item.night === null));
+    const endsInSleep = $derived(whole.quiet && (atNight || whole.night === null));
 
     const LEAST_S = 5;
 
