@@ -34,23 +34,59 @@ CONF
     || { tail -n 20 "$DIR/mariadb.log" >&2; die "MariaDB did not start; the end of its log is above"; }
 }
 
-# Sets up the user and a database by name. The administrator has no password only until the first run of this.
+random_password() { head -c 24 /dev/urandom | base64 | tr -d '+/=\n'; }
+
+as_administrator() {
+  MYSQL_PWD=$(cat "$DIR/administrator.password" 2>/dev/null || true) mariadb --no-defaults --socket="$SOCKETS/mariadb.sock" --user=root "$@"
+}
+
+# Sets up users and databases by name. There are three users: the administrator, by the socket only; the keeper, who makes and
+# changes tables; and the running application, who may do what grant_rights says. The administrator has no password only
+# until the first run of this.
 ensure_database() {
-  local admin="$DIR/administrator.password" client=(mariadb --no-defaults --socket="$SOCKETS/mariadb.sock" --user=root)
+  local admin="$DIR/administrator.password"
   umask 077
-  [ -s "$DIR/database.password" ] || { head -c 24 /dev/urandom | base64 | tr -d '+/=\n' > "$DIR/database.password"; rm -f "$admin"; }
-  DB_PASSWORD=$(cat "$DIR/database.password")
+  [ -s "$DIR/database.password" ] || random_password > "$DIR/database.password"
+  [ -s "$DIR/keeper.password" ] || random_password > "$DIR/keeper.password"
+  DB_PASSWORD=$(cat "$DIR/database.password") KEEPER_PASSWORD=$(cat "$DIR/keeper.password")
   if [ ! -s "$admin" ]; then
-    head -c 24 /dev/urandom | base64 | tr -d '+/=\n' > "$admin.new"
-    "${client[@]}" -e "CREATE OR REPLACE USER 'ivory_pace'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD'; ALTER USER 'root'@'localhost' IDENTIFIED BY '$(cat "$admin.new")';" \
-      || die "the database's users could not be set up"
+    random_password > "$admin.new"
+    mariadb --no-defaults --socket="$SOCKETS/mariadb.sock" --user=root -e "ALTER USER 'root'@'localhost' IDENTIFIED BY '$(cat "$admin.new")';" \
+      || die "the database's administrator could not be set up"
     mv "$admin.new" "$admin"
   fi
   umask 022
+  as_administrator -N -e "SELECT CONCAT('DROP USER ', QUOTE(User), '@', QUOTE(Host), ';') FROM mysql.user WHERE User = '' OR (User = 'root' AND Host <> 'localhost')" \
+    | as_administrator || die "accounts of the database without a password could not be removed"
+  as_administrator <<SQL || die "the database's users could not be set up"
+CREATE USER IF NOT EXISTS 'ivory_pace'@'127.0.0.1', 'ivory_pace_keeper'@'127.0.0.1';
+ALTER USER 'ivory_pace'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD', 'ivory_pace_keeper'@'127.0.0.1' IDENTIFIED BY '$KEEPER_PASSWORD';
+SQL
   for name in "$@"; do
-    MYSQL_PWD=$(cat "$admin") "${client[@]}" -e "CREATE DATABASE IF NOT EXISTS $name; GRANT ALL ON $name.* TO 'ivory_pace'@'127.0.0.1';" \
+    as_administrator -e "CREATE DATABASE IF NOT EXISTS $name; GRANT ALL ON $name.* TO 'ivory_pace_keeper'@'127.0.0.1';" \
       || die "the database $name could not be made"
   done
+}
+
+# Takes rights away from the running application: from which list of them, on what, and which.
+revoke_where() {
+  local user="'ivory_pace'@'127.0.0.1'"
+  as_administrator -N -e "SELECT DISTINCT CONCAT('REVOKE ALL PRIVILEGES ON ', $2, ' FROM ', GRANTEE, ';') FROM information_schema.$1 WHERE GRANTEE = \"$user\" AND $3" \
+    | as_administrator || die "rights of the application could not be taken back"
+}
+
+# Runs a command as the one who makes and changes tables.
+as_keeper() { DB_USERNAME=ivory_pace_keeper DB_PASSWORD="$KEEPER_PASSWORD" as_app "$@"; }
+
+# After migrating: gives the running application its rights in a database, and takes away all others.
+grant_rights() {
+  local user="'ivory_pace'@'127.0.0.1'" name=$1 statements
+  statements=$(DB_DATABASE=$name as_keeper php artisan database:rights "$user") || die "the rights of the application could not be told"
+  # An earlier version gave the application every right in it.
+  revoke_where SCHEMA_PRIVILEGES "TABLE_SCHEMA, '.*'" "TABLE_SCHEMA = '$name'"
+  revoke_where TABLE_PRIVILEGES "TABLE_SCHEMA, '.', TABLE_NAME" "TABLE_SCHEMA = '$name'"
+  revoke_where COLUMN_PRIVILEGES "TABLE_SCHEMA, '.', TABLE_NAME" "TABLE_SCHEMA = '$name'"
+  as_administrator -e "$statements" || die "the rights of the application could not be given"
 }
 
 stop_database() { end_by_pid_file "$DIR/mariadb.pid"; }

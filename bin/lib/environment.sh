@@ -1,7 +1,9 @@
 # Writes the settings file of an instance. The application key is kept from run to run: it opens what is encrypted.
 
 write_environment() {
-  local file=$1 environment=$2 database=$3 url=$4 key=''
+  local file=$1 environment=$2 database=$3 url=$4 key='' user=ivory_pace password=$DB_PASSWORD
+  # Tests of the application make their own tables.
+  if [ "$environment" = testing ]; then user=ivory_pace_keeper password=$KEEPER_PASSWORD; fi
   [ -e "$file" ] && key=$(sed -n 's/^APP_KEY=//p' "$file")
   [ -n "$key" ] || key="base64:$(head -c 32 /dev/urandom | base64)"
   local secure=false; case "$url" in https:*) secure=true ;; esac
@@ -18,12 +20,13 @@ DB_CONNECTION=mariadb
 DB_HOST=127.0.0.1
 DB_PORT=$DB_PORT
 DB_DATABASE=$database
-DB_USERNAME=ivory_pace
-DB_PASSWORD=$DB_PASSWORD
+DB_USERNAME=$user
+DB_PASSWORD=$password
 SESSION_SECURE_COOKIE=$secure
 BCRYPT_ROUNDS=$5
 BUILD_DIRECTORY=$6
 INERTIA_SSR_ENABLED=false
+${7:-}
 ENV
   mv "$file.new" "$file"
   if is_root; then chown "$APP_USER" "$file"; fi
