@@ -6,6 +6,7 @@ use App\Guard\OurHosts;
 use App\Guard\Problems;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SpeaksToThePatient;
 use App\Http\Middleware\StartSession;
@@ -34,7 +35,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Only programs on this machine reach the port: a proxy that ends TLS, if there is one.
         $middleware->trustProxies(at: ['127.0.0.1', '::1']);
         $middleware->trustHosts(at: fn () => OurHosts::patterns(), subdomains: false);
-        $middleware->append(SecurityHeaders::class);
+        // First of all: what trims texts would make nothing out of one that cannot be read.
+        $middleware->prepend([SecurityHeaders::class, ReadableText::class]);
         $middleware->web(append: [HandleInertiaRequests::class], replace: [LaravelsStartSession::class => StartSession::class]);
         $middleware->group('patient', [
             EncryptCookies::class,

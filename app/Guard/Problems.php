@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Guard;
 
+use ErrorException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -19,12 +20,19 @@ use Throwable;
 final class Problems
 {
     /** Of which there are words; the practitioner reads them in English, a device in the language of its patient. */
-    private const KNOWN = [401, 403, 404, 405, 419, 423, 429, 500, 503];
+    private const KNOWN = [401, 403, 404, 405, 415, 419, 422, 423, 429, 500, 503];
 
     public static function register(Exceptions $exceptions): void
     {
-        $exceptions->render(fn (PDOException $problem, Request $request) => self::isConnectionTrouble($problem)
-            ? self::answer(503, null, $request) : null);
+        $exceptions->render(fn (PDOException $problem, Request $request) => match (true) {
+            self::isConnectionTrouble($problem) => self::answer(503, null, $request),
+            // What got past every check and the database would not have: a value, not a fault of ours. It is logged all the same.
+            NoValue::is($problem) => self::answer(422, null, $request),
+            default => null,
+        });
+        // A list where one text is read.
+        $exceptions->render(fn (ErrorException $problem, Request $request) => $problem->getMessage() === 'Array to string conversion'
+            ? self::answer(422, null, $request) : null);
         $exceptions->respond(
             fn (AnyResponse $response, Throwable $problem, Request $request) => self::respond($response, $problem, $request),
         );
@@ -33,7 +41,8 @@ final class Problems
     private static function respond(AnyResponse $response, Throwable $problem, Request $request): AnyResponse
     {
         $status = $response->getStatusCode();
-        if ($response instanceof RedirectResponse || $status === 422 || $status < 400 || $response->headers->has('X-Problem')) {
+        $isOfAForm = $status === 422 && ! $problem instanceof HttpExceptionInterface;
+        if ($response instanceof RedirectResponse || $isOfAForm || $status < 400 || $response->headers->has('X-Problem')) {
             return $response;
         }
         $message = $problem instanceof HttpExceptionInterface && $problem->getMessage() !== '' && $status < 500 && $status !== 404

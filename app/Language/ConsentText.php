@@ -36,9 +36,20 @@ final class ConsentText
 
     public static function isAcceptedFor(string $patientId, int $deviceId): bool
     {
-        $latest = Consent::query()->where('patient_id', $patientId)->where('device_id', $deviceId)
-            ->latest('given_at')->latest('id')->first();
+        $latest = self::latest($patientId, $deviceId);
 
         return $latest?->kind === 'accepted' && $latest->version === self::VERSION;
+    }
+
+    /** Given once, in whichever wording, and not withdrawn since: what was done under it may still arrive. */
+    public static function isInForceFor(string $patientId, int $deviceId): bool
+    {
+        return self::latest($patientId, $deviceId)?->kind === 'accepted';
+    }
+
+    private static function latest(string $patientId, int $deviceId): ?Consent
+    {
+        return Consent::query()->where('patient_id', $patientId)->where('device_id', $deviceId)
+            ->latest('given_at')->latest('id')->first();
     }
 }

@@ -11,7 +11,10 @@ use App\Guard\ScreenLock;
 use App\Models\AccessLink;
 use App\Models\Consent;
 use App\Models\Device;
+use App\Models\KeptAside;
+use App\Models\Practice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Str;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -172,6 +175,35 @@ final class AccessTest extends TestCase
 
         $this->fromDevice($credential)->getJson('/api/v1/me')->assertJson(['state' => 'unknown']);
         $this->getJson('/api/v1/as-needed')->assertUnauthorized();
+    }
+
+    public function test_nothing_is_taken_before_consent_and_nothing_after_it_was_withdrawn_by_any_device(): void
+    {
+        $this->screen();
+        $version = $this->issue();
+        [$asked, $unasked] = $this->device(pin: null);
+        auth()->forgetGuards();
+        $send = fn (string $credential) => $this->fromDevice($credential)->postJson('/api/v1/outbox', ['sent_at' => now()->toIso8601ZuluString('millisecond'), 'items' => [
+            ['id' => (string) Str::uuid(), 'kind' => 'practice', 'body' => $this->practiceLog($version, ['uuid' => (string) Str::uuid()])],
+        ]]);
+        $send($unasked)->assertStatus(409);
+
+        [$old, $signedOut] = $this->device();
+        [, $present] = $this->device();
+        $old->update(['revoked_at' => now()]);
+        auth()->forgetGuards();
+        $send($present)->assertOk()->assertJsonPath('answers.0.result', 'stored');
+        auth()->forgetGuards();
+        $send($signedOut)->assertOk()->assertJsonPath('answers.0.result', 'kept-aside');
+
+        auth()->forgetGuards();
+        $this->actingAs($this->practitioner, 'practitioner')->post("/patients/{$this->patient->id}/consent/withdrawal")->assertRedirect();
+        foreach ([$unasked, $signedOut, $present] as $credential) {
+            auth()->forgetGuards();
+            self::assertContains($send($credential)->status(), [401, 409]);
+        }
+        self::assertSame([1, 1], [Practice::query()->count(), KeptAside::query()->count()], 'nothing more');
+        self::assertNotNull($asked->refresh()->revoked_at);
     }
 
     public function test_a_withdrawn_consent_is_recorded_and_signs_every_device_out(): void

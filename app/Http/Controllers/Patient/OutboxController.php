@@ -8,6 +8,7 @@ use App\Device\Outbox\KeepAside;
 use App\Device\Outbox\Kinds;
 use App\Facts\Sent;
 use App\Guard\DeviceGuard;
+use App\Guard\NoValue;
 use App\Language\ConsentText;
 use App\Models\Device;
 use Carbon\CarbonImmutable;
@@ -38,10 +39,10 @@ final class OutboxController
     {
         $device = DeviceGuard::deviceOf($request, signedOutToo: true);
         abort_if($device === null, 401, (string) __('problem.not-known'));
-        // Who has withdrawn consent is not recorded any more, not even aside.
+        // Nothing is recorded before consent, and nothing after it was withdrawn, not even aside.
         abort_unless(
-            $device->revoked_at === null || ConsentText::isAcceptedFor($device->patient_id, $device->id), 401,
-            (string) __('problem.signed-out'),
+            ConsentText::isInForceFor($device->patient_id, $device->id), $device->revoked_at === null ? 409 : 401,
+            (string) __($device->revoked_at === null ? 'patient.consent.first' : 'problem.signed-out'),
         );
         $request->validate([
             'sent_at' => ['required', Kinds::TIME],
@@ -75,7 +76,7 @@ final class OutboxController
         } catch (Throwable $problem) {
             report($problem);
 
-            return ['result' => 'later'];
+            return NoValue::is($problem) ? ['result' => 'refused', 'message' => (string) __('problem.422.text')] : ['result' => 'later'];
         }
     }
 
