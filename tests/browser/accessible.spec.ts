@@ -2,6 +2,7 @@ import {
     expect,
     promised,
     expectNoAxeViolations,
+    expectToFit,
     lockScreen,
     makeLink,
     readyPatient,
@@ -11,7 +12,7 @@ import {
 } from './support';
 
 const ROOMS: Record<string, string[]> = {
-    [promised('step-up-with-recovery')]: ['', '/bench', '/screening', '/access', '/versions/2'],
+    [promised('step-up-with-recovery')]: ['', '/measure', '/bench', '/screening', '/access', '/record', '/versions/2'],
     [promised('red-flag')]: ['', '/screening', '/bench'],
     [promised('not-screened')]: ['', '/screening'],
     [promised('paused')]: [''],
@@ -26,6 +27,7 @@ for (const [name, rooms] of Object.entries(ROOMS)) {
             await page.goto(href + room);
             await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
             await expectNoAxeViolations(page);
+            await expectToFit(page);
         }
     });
 }
@@ -35,6 +37,7 @@ test('signing in, the Caseload and adding a patient are accessible', async ({ pa
     await expectNoAxeViolations(page);
     await signIn(page);
     await expectNoAxeViolations(page);
+    await expectToFit(page);
     await page.goto('/patients/new');
     await expectNoAxeViolations(page);
     await page.getByRole('button', { name: 'Add and go to screening' }).click();

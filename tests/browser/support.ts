@@ -338,3 +338,14 @@ export async function lockScreen(phone: Page, watcher: Watch): Promise<void> {
     watcher.expect(/^answer: 423 GET .*\/api\/v1\/(today|diary|progress|sheet|as-needed|voice)/);
     await phone.getByRole('button', { name: 'Lock' }).click();
 }
+
+/** On a tablet and on a phone nothing is off the page: what is wider scrolls by itself. */
+export async function expectToFit(page: Page): Promise<void> {
+    for (const width of [820, 320]) {
+        await page.setViewportSize({ width, height: 900 });
+        await expect
+            .poll(() => page.evaluate(() => document.documentElement.scrollWidth), `${page.url()} at ${width}`)
+            .toBeLessThanOrEqual(width);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+}

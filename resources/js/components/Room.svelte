@@ -25,9 +25,9 @@
 
 <a class="visually-hidden focus:static! focus:[clip-path:none]!" href="#main">To the content</a>
 <header class="border-b border-rule print:hidden">
-    <div class="mx-auto flex max-w-[1280px] items-baseline gap-7 px-9 py-3.5">
+    <div class="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-7 gap-y-1 px-5 py-3.5 md:px-9">
         <Link href="/" class="font-serif text-[1.35rem] font-bold text-ink">Ivory Pace</Link>
-        <nav aria-label="Rooms" class="flex gap-6">
+        <nav aria-label="Rooms" class="flex flex-wrap gap-x-6">
             <Link
                 href="/"
                 class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
@@ -45,7 +45,7 @@
             >
             <Link href="/patients/new" class="pb-1 text-muted">Add a patient</Link>
         </nav>
-        <div class="ml-auto flex items-baseline gap-5 text-[0.95rem]">
+        <div class="ml-auto flex flex-wrap items-baseline gap-x-5 text-[0.95rem]">
             {#if shared.who}
                 <span class="text-muted">{shared.today}</span>
                 <span>{shared.who.name}<span class="text-muted">, {shared.who.clinic}</span></span>
@@ -57,8 +57,8 @@
 <Trouble />
 <Shortcuts />
 {#if shared.flash}
-    <p class="mx-auto max-w-[1280px] px-9 pt-3 text-moss" role="status">{shared.flash}</p>
+    <p class="mx-auto max-w-[1280px] px-5 pt-3 md:px-9 text-moss" role="status">{shared.flash}</p>
 {/if}
-<main id="main" class="mx-auto max-w-[1280px] px-9 pb-10">
+<main id="main" class="mx-auto max-w-[1280px] px-5 pb-10 md:px-9">
     {@render children()}
 </main>

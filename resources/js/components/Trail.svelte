@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from './Wide.svelte';
     import { Link } from '@inertiajs/svelte';
     import type { TrailLine } from '../types/pages';
 
@@ -6,24 +7,27 @@
 </script>
 
 {#if lines.length === 0}<p class="text-muted">Nothing yet.</p>{:else}
-    <table class="w-full text-[0.925rem]">
-        <thead class="text-left text-[0.8125rem] text-muted"
-            ><tr
-                ><th scope="col" class="font-normal">When</th><th scope="col" class="font-normal">Who</th><th
-                    scope="col"
-                    class="font-normal">What</th
-                >{#if withPatient}<th scope="col" class="font-normal">Of whom</th>{/if}</tr
-            ></thead
-        >
-        <tbody
-            >{#each lines as line, index (index)}<tr class="border-t border-rule"
-                    ><td class="py-1 pr-4 whitespace-nowrap">{line.on}</td><td class="pr-4 whitespace-nowrap"
-                        >{line.by}</td
-                    ><td class="pr-4 whitespace-nowrap">{line.kind} <strong>{line.what}</strong></td
-                    >{#if withPatient}<td
-                            ><Link class="linklike" href="/patients/{line.patient_id}/record">{line.patient}</Link></td
-                        >{/if}</tr
-                >{/each}</tbody
-        >
-    </table>
+    <Wide label="The access trail"
+        ><table class="w-full text-[0.925rem]">
+            <thead class="text-left text-[0.8125rem] text-muted"
+                ><tr
+                    ><th scope="col" class="font-normal">When</th><th scope="col" class="font-normal">Who</th><th
+                        scope="col"
+                        class="font-normal">What</th
+                    >{#if withPatient}<th scope="col" class="font-normal">Of whom</th>{/if}</tr
+                ></thead
+            >
+            <tbody
+                >{#each lines as line, index (index)}<tr class="border-t border-rule"
+                        ><td class="py-1 pr-4 whitespace-nowrap">{line.on}</td><td class="pr-4 whitespace-nowrap"
+                            >{line.by}</td
+                        ><td class="pr-4 whitespace-nowrap">{line.kind} <strong>{line.what}</strong></td
+                        >{#if withPatient}<td
+                                ><Link class="linklike" href="/patients/{line.patient_id}/record">{line.patient}</Link
+                                ></td
+                            >{/if}</tr
+                    >{/each}</tbody
+            >
+        </table></Wide
+    >
 {/if}

@@ -28,7 +28,8 @@
     const number = $derived(plural(counts.total, 'patient', 'patients'));
 
     const COLUMNS =
-        'relative grid grid-cols-[12.75rem_1fr_6rem_15.5rem_5.75rem] items-center gap-x-5 py-2 hover:bg-card';
+        'relative flex flex-wrap items-center gap-x-5 gap-y-1 py-2 hover:bg-card min-[70rem]:grid ' +
+        'min-[70rem]:grid-cols-[12.75rem_1fr_6rem_15.5rem_5.75rem]';
 
     onMount(() => {
         const before = { ...EVERYONE, ...parsed<Partial<CaseloadFilter>>(sessionStore.read(KEY)) };
@@ -151,7 +152,7 @@
         </p>
     {/if}
     {#each groups as group (group.reason)}
-        <section aria-label={group.heading} class="grid grid-cols-[9.5rem_1fr] border-t border-ink/40">
+        <section aria-label={group.heading} class="grid grid-cols-1 border-t border-ink/40 md:grid-cols-[9.5rem_1fr]">
             <h2 class="pt-3 text-[0.98rem] {urgent.includes(group.reason) ? 'text-clay' : ''}">
                 {group.heading}
                 {#if (counts.by_reason[group.reason] ?? 0) > 2}<span
@@ -162,7 +163,7 @@
             <ul>
                 {#each group.lines as line, index (line.id)}
                     <li class={[COLUMNS, index > 0 && 'border-t border-rule']}>
-                        <div>
+                        <div class="w-[12.75rem]">
                             <Link
                                 href="/patients/{line.id}"
                                 class="font-serif text-[1.02rem] font-semibold after:absolute after:inset-0"
@@ -172,7 +173,7 @@
                                 >{line.prescribed ?? 'no programme'}</span
                             >
                         </div>
-                        <p class="leading-snug">
+                        <p class="grow basis-60 leading-snug">
                             <strong class={urgent.includes(line.reason) ? 'text-clay' : ''}>{line.number}</strong>
                             {line.sentence}
                         </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from '../components/Wide.svelte';
     import { Link } from '@inertiajs/svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Details from '../components/record/Details.svelte';
@@ -33,8 +34,8 @@
 
 <Room title="Record of {patient.name}">
     <PatientBar {patient} here="record" />
-    <div class="grid items-start gap-x-12 gap-y-7 pt-5 md:grid-cols-[1.25fr_1fr]">
-        <div class="grid gap-7">
+    <div class="grid grid-cols-1 items-start gap-x-12 gap-y-7 pt-5 md:grid-cols-[1.25fr_1fr]">
+        <div class="grid grid-cols-1 gap-7">
             <section aria-labelledby="sessions">
                 <h2 id="sessions" class="mb-1 text-[1.15rem]">Sessions</h2>
                 {#each sessions as session (session.id)}
@@ -81,27 +82,30 @@
             <section aria-labelledby="measured">
                 <h2 id="measured" class="mb-1 text-[1.15rem]">Measured</h2>
                 {#if measurements.length === 0}<p class="text-muted">Nothing yet.</p>{:else}
-                    <table class="w-full text-[0.925rem]">
-                        <thead class="visually-hidden"
-                            ><tr
-                                ><th scope="col">Measure</th><th scope="col">Value</th><th scope="col">How</th><th
-                                    scope="col">When</th
-                                ></tr
-                            ></thead
-                        >
-                        <tbody
-                            >{#each measurements as each, index (index)}<tr class="border-t border-rule align-top"
-                                    ><th scope="row" class="py-1 pr-3 text-left font-semibold">{each.label}</th><td
-                                        class="pr-3"
-                                        >{each.words && (each.how.includes('two hands') || each.how.includes('watched'))
-                                            ? each.words
-                                            : each.value}</td
-                                    ><td class="pr-3 text-muted">{each.how}</td><td class="whitespace-nowrap text-muted"
-                                        >{each.on}, {each.by}</td
+                    <Wide label="What was measured"
+                        ><table class="w-full text-[0.925rem]">
+                            <thead class="visually-hidden"
+                                ><tr
+                                    ><th scope="col">Measure</th><th scope="col">Value</th><th scope="col">How</th><th
+                                        scope="col">When</th
                                     ></tr
-                                >{/each}</tbody
-                        >
-                    </table>{/if}
+                                ></thead
+                            >
+                            <tbody
+                                >{#each measurements as each, index (index)}<tr class="border-t border-rule align-top"
+                                        ><th scope="row" class="py-1 pr-3 text-left font-semibold">{each.label}</th><td
+                                            class="pr-3"
+                                            >{each.words &&
+                                            (each.how.includes('two hands') || each.how.includes('watched'))
+                                                ? each.words
+                                                : each.value}</td
+                                        ><td class="pr-3 text-muted">{each.how}</td><td
+                                            class="whitespace-nowrap text-muted">{each.on}, {each.by}</td
+                                        ></tr
+                                    >{/each}</tbody
+                            >
+                        </table></Wide
+                    >{/if}
                 {#each questionnaires.filter((each) => each.last !== null) as each (each.key)}<p
                         class="border-t border-rule py-1.5"
                     >
@@ -128,7 +132,7 @@
                     <Trail lines={trail} />
                 </section>{/if}
         </div>
-        <div class="grid gap-7">
+        <div class="grid grid-cols-1 gap-7">
             <RedFlagActions {patient} flags={red_flags} {exercises} />
             <Details patientId={patient.id} {details} {time_zones} {languages} addedOn={added_on} />
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />

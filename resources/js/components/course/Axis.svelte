@@ -124,7 +124,9 @@
             <h2>
                 {exercise.name}<span
                     >{exercise.uses !== null
-                        ? `as needed, ${plural(exercise.uses, 'time', 'times')}`
+                        ? exercise.agreed !== null
+                            ? `ticked ${plural(exercise.uses, 'time', 'times')}, ${exercise.agreed} a day agreed`
+                            : `as needed, ${plural(exercise.uses, 'time', 'times')}`
                         : exercise.adherence.share === null
                           ? 'nothing due yet'
                           : `${percent(exercise.adherence.share)} practised`}</span
@@ -171,10 +173,14 @@
         </div>
     {/each}
     {#each programme.measures
-        .filter((measure) => measure.points.length > 1)
+        .filter((measure) => measure.points.length > 1 || measure.goal !== null)
         .slice(0, MOST_MEASURES) as measure (measure.name)}
         <div class="row">
-            <h2>{measure.name}<span class="inline!">, {measure.unit}</span></h2>
+            <h2>
+                {measure.name}<span class="inline!">, {measure.unit}</span>{#if measure.goal}<span
+                        >goal: {measure.goal}</span
+                    >{/if}
+            </h2>
             <Points
                 points={measure.points.map((each) => ({
                     day: each.day,

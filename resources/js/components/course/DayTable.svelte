@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from '../Wide.svelte';
     import { byName, dayLines, units } from '../../lib/courseDay';
     import { dayMonth } from '../../shared/format';
     import type { CourseProgramme } from '../../types/course';
@@ -23,8 +24,7 @@
     }}
 >
     <summary class="linklike cursor-pointer">The same as a table</summary>
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="mt-1 overflow-x-auto" role="region" aria-label="The Course as a table" tabindex="0">
+    <Wide label="The Course as a table" class="mt-1">
         <table class="text-[0.875rem]">
             <caption class="visually-hidden"
                 >The Course, {programme.by_week ? 'week by week' : 'day by day'}, latest first</caption
@@ -45,5 +45,5 @@
                     >{/each}</tbody
             >
         </table>
-    </div>
+    </Wide>
 </details>

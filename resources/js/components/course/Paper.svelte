@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from '../Wide.svelte';
     import { useForm } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import type { CourseProps } from '../../types/course';
@@ -42,8 +43,7 @@
             as paper; they cannot be taken back. If a symptom is written beside one, choose it: the last practice of
             that day was stopped for it, and pauses as any stop does.
         </p>
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <div class="overflow-x-auto" role="region" aria-label="Ticks by day" tabindex="0">
+        <Wide label="Ticks by day">
             <table class="text-[0.875rem]">
                 <thead
                     ><tr class="text-left text-[0.8125rem] text-muted"
@@ -88,7 +88,7 @@
                     {/each}
                 </tbody>
             </table>
-        </div>
+        </Wide>
         {#if problem}<p role="alert" class="mt-1 font-semibold text-clay">{problem}</p>{/if}
         <Button type="submit" outline size="sm" class="mt-2" disabled={form.processing}>Enter them</Button>
     </form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from '../Wide.svelte';
     import { short } from '../../shared/format';
     import type { SchoolView } from '../../types/exercises';
 
@@ -7,9 +8,7 @@
     const questions = $derived(Object.keys(schools[0]?.assumes ?? {}));
 </script>
 
-<!-- A table that is wider than its column scrolls, also by keyboard. -->
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="overflow-x-auto" role="region" aria-label="Schools side by side" tabindex="0">
+<Wide label="Schools side by side">
     <table class="schools">
         <caption class="text-left font-serif text-[0.95rem] font-semibold">Where practitioners disagree</caption>
         <thead>
@@ -69,7 +68,7 @@
             </tr>
         </tbody>
     </table>
-</div>
+</Wide>
 
 <style>
     .schools {

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import Wide from '../Wide.svelte';
     import { untrack } from 'svelte';
     import { short } from '../../shared/format';
     import type { DeskProps, MeasuredValue, MeasureView, Reading } from '../../types/measure';
@@ -74,7 +75,7 @@
     {/if}
 {/snippet}
 
-<div class="grid items-start gap-x-10 gap-y-6 pt-4 md:grid-cols-[33rem_1fr]">
+<div class="grid grid-cols-1 items-start gap-x-10 gap-y-6 pt-4 min-[70rem]:grid-cols-[33rem_1fr]">
     <div>
         <p class="mb-2">
             <label for="position">Position</label>
@@ -121,64 +122,64 @@
         {#if open.length > 0}<div class="mb-4">
                 <RedFlagActions {patient} flags={open} exercises={desk.shown.exercises} />
             </div>{/if}
-        <table class="w-full text-[0.95rem]">
-            <thead class="text-left text-[0.8125rem] text-muted"
-                ><tr
-                    ><th scope="col" class="font-normal">Measure</th><th scope="col" class="font-normal">today</th><th
-                        scope="col"
-                        class="font-normal">last</th
-                    ><th scope="col" class="font-normal">first</th></tr
-                ></thead
-            >
-            <tbody>
-                {#each desk.shown.measures as each (each.key)}
-                    <tr class="border-t border-rule align-top {each.key === chosen ? 'bg-card' : ''}">
-                        <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold"
-                            >{each.label}{#if each.how === 'rating'}<span class="visually-hidden">, 0 to 10</span
-                                >{/if}</th
-                        >
-                        <td class="py-1.5 pr-3">
-                            {#if isInstrument(each)}
-                                <button
-                                    type="button"
-                                    class="linklike"
-                                    aria-pressed={each.key === chosen}
-                                    onclick={() => {
-                                        chosen = each.key;
-                                    }}>take it<span class="visually-hidden"> {each.label}</span></button
-                                >
-                            {:else}
-                                <span class="whitespace-nowrap"
-                                    ><input
-                                        class="slot small"
-                                        aria-label="{each.label}, {each.unit}"
-                                        inputmode="decimal"
-                                        placeholder={each.unit}
-                                        size="6"
-                                        value={desk.of(each.key, 'value')}
-                                        oninput={(event) => desk.put(each.key, 'value', event.currentTarget.value)}
-                                        onkeydown={(event) => onkey(event, each)}
-                                    />
-                                    {#if desk.of(each.key, 'value') !== ''}<button
-                                            type="button"
-                                            class="linklike"
-                                            onclick={() => desk.keep(each, { value: desk.of(each.key, 'value') })}
-                                            >keep<span class="visually-hidden"> {each.label}</span></button
-                                        >{/if}</span
-                                >
-                                {@render problem(each)}
-                            {/if}
-                        </td>
-                        <td class="py-1.5 pr-3">{@render value(each.last, each.unit)}</td>
-                        <td class="py-1.5"
-                            >{@render value(each.first, each.unit)}{#if !each.comparable}<span
-                                    class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span
-                                >{/if}</td
-                        >
-                    </tr>
-                {/each}
-            </tbody>
-        </table>
+        <Wide label="What is measured"
+            ><table class="w-full text-[0.95rem]">
+                <thead class="text-left text-[0.8125rem] text-muted"
+                    ><tr
+                        ><th scope="col" class="font-normal">Measure</th><th scope="col" class="font-normal">today</th
+                        ><th scope="col" class="font-normal">last</th><th scope="col" class="font-normal">first</th></tr
+                    ></thead
+                >
+                <tbody>
+                    {#each desk.shown.measures as each (each.key)}
+                        <tr class="border-t border-rule align-top {each.key === chosen ? 'bg-card' : ''}">
+                            <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold"
+                                >{each.label}{#if each.how === 'rating'}<span class="visually-hidden">, 0 to 10</span
+                                    >{/if}</th
+                            >
+                            <td class="py-1.5 pr-3">
+                                {#if isInstrument(each)}
+                                    <button
+                                        type="button"
+                                        class="linklike"
+                                        aria-pressed={each.key === chosen}
+                                        onclick={() => {
+                                            chosen = each.key;
+                                        }}>take it<span class="visually-hidden"> {each.label}</span></button
+                                    >
+                                {:else}
+                                    <span class="whitespace-nowrap"
+                                        ><input
+                                            class="slot small"
+                                            aria-label="{each.label}, {each.unit}"
+                                            inputmode="decimal"
+                                            placeholder={each.unit}
+                                            size="6"
+                                            value={desk.of(each.key, 'value')}
+                                            oninput={(event) => desk.put(each.key, 'value', event.currentTarget.value)}
+                                            onkeydown={(event) => onkey(event, each)}
+                                        />
+                                        {#if desk.of(each.key, 'value') !== ''}<button
+                                                type="button"
+                                                class="linklike"
+                                                onclick={() => desk.keep(each, { value: desk.of(each.key, 'value') })}
+                                                >keep<span class="visually-hidden"> {each.label}</span></button
+                                            >{/if}</span
+                                    >
+                                    {@render problem(each)}
+                                {/if}
+                            </td>
+                            <td class="py-1.5 pr-3">{@render value(each.last, each.unit)}</td>
+                            <td class="py-1.5"
+                                >{@render value(each.first, each.unit)}{#if !each.comparable}<span
+                                        class="block text-[0.8125rem] font-semibold text-ochre">other conditions</span
+                                    >{/if}</td
+                            >
+                        </tr>
+                    {/each}
+                </tbody>
+            </table></Wide
+        >
         <Choices {desk} />
     </div>
 </div>

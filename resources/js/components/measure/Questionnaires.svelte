@@ -1,15 +1,16 @@
 <script lang="ts">
+    import Wide from '../Wide.svelte';
     import { Button } from 'flowbite-svelte';
     import { short } from '../../shared/format';
     import { formToken, inWords, sendJson } from '../../shared/http';
     import type { FormView } from '../../shared/forms';
-    import type { FormScore, QuestionnaireView } from '../../types/measure';
+    import type { FormScore, QuestionnaireView, SymptomsAsked } from '../../types/measure';
     import FormQuestions from '../../shared/FormQuestions.svelte';
     import type { Desk } from './desk.svelte';
 
     let { desk }: { desk: Desk } = $props();
 
-    type Answer = { questionnaires: QuestionnaireView[]; form?: FormView };
+    type Answer = { questionnaires: QuestionnaireView[]; symptoms_asked: SymptomsAsked | null; form?: FormView };
 
     let form = $state.raw<FormView | null>(null);
     let answers = $state<Record<string, number>>({});
@@ -25,7 +26,8 @@
                 body,
                 formToken(),
             );
-            desk.show({ ...desk.shown, questionnaires: answer.questionnaires });
+            const { questionnaires, symptoms_asked } = answer;
+            desk.show({ ...desk.shown, questionnaires, symptoms_asked });
             return answer;
         } catch (problem) {
             trouble = inWords(problem, 'The answers are still here; try again.');
@@ -41,18 +43,28 @@
         }
     }
 
+    /** One after the other: an answer that is late must not undo a later one, nor come after the last word. */
+    let turn: Promise<unknown> = Promise.resolve();
+    function inTurn(of: () => Promise<Answer | null>): Promise<Answer | null> {
+        const mine = turn.then(of);
+        turn = mine;
+        return mine;
+    }
+
     /** Each answer is kept as it comes. */
     function give(key: string, value: number): void {
         answers[key] = value;
-        if (form) void send(`/${form.id}`, 'PUT', { answers: $state.snapshot(answers), done: false });
+        if (!form) return;
+        const { id } = form;
+        const given = $state.snapshot(answers);
+        void inTurn(() => send(`/${id}`, 'PUT', { answers: given, done: false }));
     }
 
     async function finish(withGaps: boolean): Promise<void> {
-        if (
-            form &&
-            (await send(`/${form.id}`, 'PUT', { answers: $state.snapshot(answers), done: true, with_gaps: withGaps }))
-        )
-            form = null;
+        if (!form) return;
+        const { id } = form;
+        const last = { answers: $state.snapshot(answers), done: true, with_gaps: withGaps };
+        if (await inTurn(() => send(`/${id}`, 'PUT', last))) form = null;
     }
 
     const where = (on: 'device' | 'room'): string => (on === 'device' ? 'on the patient’s device' : 'begun');
@@ -86,56 +98,68 @@
         {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
     </section>
 {:else}
-    <table class="w-full text-[0.95rem]">
-        <caption class="visually-hidden">Questionnaires</caption>
-        <thead class="text-left text-[0.8125rem] text-muted"
-            ><tr
-                ><th scope="col" class="font-normal">Questionnaire</th><th scope="col" class="font-normal">today</th><th
-                    scope="col"
-                    class="font-normal">last</th
-                ><th scope="col" class="font-normal">first</th></tr
-            ></thead
-        >
-        <tbody>
-            {#each desk.shown.questionnaires as each (each.key)}
-                {@const waiting = each.open}
-                <tr class="border-t border-rule align-top">
-                    <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}
-                        >{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted"
-                            >0 to {each.most}</span
-                        ></th
-                    >
-                    <td class="py-1.5 pr-3 whitespace-nowrap">
-                        {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed"
-                                >{where(waiting.on)}, {waiting.answered} of {each.items}</span
-                            >{/if}
-                        <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}
-                            >{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">
-                                {each.label}</span
-                            ></button
+    <Wide label="Questionnaires"
+        ><table class="w-full text-[0.95rem]">
+            <caption class="visually-hidden">Questionnaires</caption>
+            <thead class="text-left text-[0.8125rem] text-muted"
+                ><tr
+                    ><th scope="col" class="font-normal">Questionnaire</th><th scope="col" class="font-normal">today</th
+                    ><th scope="col" class="font-normal">last</th><th scope="col" class="font-normal">first</th></tr
+                ></thead
+            >
+            <tbody>
+                {#each desk.shown.questionnaires as each (each.key)}
+                    {@const waiting = each.open}
+                    <tr class="border-t border-rule align-top">
+                        <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}
+                            >{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted"
+                                >0 to {each.most}</span
+                            ></th
                         >
-                        {#if desk.shown.has_device && waiting?.on !== 'device'}<button
-                                type="button"
-                                class="linklike"
-                                onclick={() => ask(each.key, 'device')}
-                                >on the device<span class="visually-hidden"> {each.label}</span></button
-                            >{/if}
-                        {#if waiting}<button
-                                type="button"
-                                class="linklike"
-                                onclick={() => send(`/${waiting.id}`, 'DELETE')}
-                                >take back<span class="visually-hidden"> {each.label}</span></button
-                            >{/if}
-                    </td>
-                    <td class="py-1.5 pr-3">{@render score(each.last)}</td>
-                    <td class="py-1.5">{@render score(each.first)}</td>
-                </tr>
-                {#if each.change}<tr
-                        ><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]">Since the first: {each.change}.</td
-                        ></tr
-                    >{/if}
-            {/each}
-        </tbody>
-    </table>
+                        <td class="py-1.5 pr-3 whitespace-nowrap">
+                            {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed"
+                                    >{where(waiting.on)}, {waiting.answered} of {each.items}</span
+                                >{/if}
+                            <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}
+                                >{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">
+                                    {each.label}</span
+                                ></button
+                            >
+                            {#if desk.shown.has_device && waiting?.on !== 'device'}<button
+                                    type="button"
+                                    class="linklike"
+                                    onclick={() => ask(each.key, 'device')}
+                                    >on the device<span class="visually-hidden"> {each.label}</span></button
+                                >{/if}
+                            {#if waiting}<button
+                                    type="button"
+                                    class="linklike"
+                                    onclick={() => send(`/${waiting.id}`, 'DELETE')}
+                                    >take back<span class="visually-hidden"> {each.label}</span></button
+                                >{/if}
+                        </td>
+                        <td class="py-1.5 pr-3">{@render score(each.last)}</td>
+                        <td class="py-1.5">{@render score(each.first)}</td>
+                    </tr>
+                    {#if each.change}<tr
+                            ><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]">Since the first: {each.change}.</td
+                            ></tr
+                        >{/if}
+                {/each}
+            </tbody>
+        </table></Wide
+    >
+    {@const asked = desk.shown.symptoms_asked}
+    {#if desk.shown.has_device && desk.shown.measures.some((each) => each.how === 'rating')}<p
+            class="mt-2 border-t border-rule pt-1.5 text-[0.95rem]"
+        >
+            {#if asked}<span class="font-semibold text-reed"
+                    >Symptoms wait on the patient’s device, {asked.answered} of {asked.items}.</span
+                >
+                <button type="button" class="linklike" onclick={() => send(`/${asked.id}`, 'DELETE')}>take back</button>
+            {:else}<button type="button" class="linklike" onclick={() => ask('symptoms', 'device')}
+                    >Have the symptoms rated on the device now</button
+                >{/if}
+        </p>{/if}
     {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
 {/if}

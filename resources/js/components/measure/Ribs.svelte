@@ -6,12 +6,20 @@
     let { desk, measure, onkeep }: { desk: Desk; measure: MeasureView; onkeep: (reading: Reading) => void } = $props();
 
     const TRIES = [0, 1, 2];
+    const LEVELS = ['lower ribs', 'breastbone', 'armpits'] as const;
     const pairs = $derived(TRIES.map((at) => [desk.of(measure.key, `out${at}`), desk.of(measure.key, `in${at}`)]));
     const isTyped = $derived(pairs.some(([out, inn]) => out !== '' && inn !== ''));
 </script>
 
 <p class="text-muted">
-    A tape round the lower ribs. Read it at the end of a quiet exhale and of a full, unforced inhale.
+    A tape round the
+    <select
+        class="slot small"
+        aria-label="Where the tape lies"
+        value={desk.of(measure.key, 'level') || LEVELS[0]}
+        onchange={(event) => desk.put(measure.key, 'level', event.currentTarget.value)}
+        >{#each LEVELS as level (level)}<option value={level}>{level}</option>{/each}</select
+    >. Read it at the end of a quiet exhale and of a full, unforced inhale.
 </p>
 <table class="mt-2">
     <thead class="text-[0.8125rem] text-muted"
@@ -37,4 +45,9 @@
             >{/each}</tbody
     >
 </table>
-<Button size="sm" class="mt-3" disabled={!isTyped} onclick={() => onkeep({ pairs })}>Keep the rib expansion</Button>
+<Button
+    size="sm"
+    class="mt-3"
+    disabled={!isTyped}
+    onclick={() => onkeep({ pairs, level: desk.of(measure.key, 'level') || LEVELS[0] })}>Keep the rib expansion</Button
+>
