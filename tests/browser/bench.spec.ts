@@ -35,6 +35,30 @@ test('what is typed survives a reload, Back and a lost network', async ({ page, 
     await expect(page.getByLabel('Ratio')).toHaveValue('4:0:5:1');
 });
 
+test('an anchor that is chosen while an answer is under way is not lost to it', async ({ page }) => {
+    await signIn(page);
+    const record = await addPatient(page, newName('Anchor Wren'));
+    await screen(page);
+    await page.goto(`${record}/bench`);
+    await type(page, 'Practices a day', '2');
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => {
+        letGo = resolve;
+    });
+    await page.route('**/bench/answer', async (route) => {
+        const response = await route.fetch();
+        await held;
+        await route.fulfill({ response });
+    });
+    const asked = page.waitForRequest((request) => request.url().endsWith('/bench/answer'));
+    await page.getByLabel('Breaths', { exact: true }).fill('7');
+    await asked;
+    await page.getByLabel('Anchor 1').selectOption('own');
+    letGo();
+    await expect(page.getByText(/Name the habit/).first()).toBeVisible();
+    await expect(page.getByLabel('Anchor 1')).toHaveValue('own');
+});
+
 test('wrong input is named beside its field and nothing typed is lost', async ({ page, watcher }) => {
     watcher.expect(/^answer: 422 POST .*\/versions/);
     await signIn(page);

@@ -233,7 +233,7 @@ export class Bench {
         const { id } = this.fields;
         const anchors = keepsAnchors ? $state.snapshot(this.fields.anchors) : [];
         this.items[this.active] = $state.snapshot({ ...defaults, id, kind: 'exercise', school: this.school, anchors });
-        const { technique, own_name, own_right } = defaults;
+        const { technique, own_name, own_right, own_in, own_out } = defaults;
         this.fresh[id] = {
             id,
             kind: 'exercise',
@@ -243,6 +243,8 @@ export class Bench {
             ...(own_name === null ? {} : $state.snapshot({ ...defaults, id, school: this.school, anchors })),
             own_name,
             own_right,
+            own_in,
+            own_out,
         };
         this.changed();
     }
@@ -315,7 +317,9 @@ export class Bench {
         if (!item) return;
         if (isFresh) this.items[at] = $state.snapshot(answer.fields);
         else {
-            if (!answer.errors.times_a_day && !item.as_needed) item.anchors = $state.snapshot(answer.fields.anchors);
+            const isAsAsked = JSON.stringify(item.anchors) === JSON.stringify(asked?.anchors);
+            const takesAnchors = isAsAsked && !answer.errors.times_a_day && !item.as_needed;
+            if (takesAnchors) item.anchors = $state.snapshot(answer.fields.anchors);
             if (item.counts && JSON.stringify(item.counts) === JSON.stringify(asked?.counts)) {
                 item.ratio = answer.fields.ratio;
                 delete item.counts;
