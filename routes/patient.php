@@ -32,6 +32,6 @@ Route::middleware('auth:device')->group(function () {
         }
         Route::get('/sheet.pdf', [PagesController::class, 'sheetPdf']);
         Route::get('/devices', [DeviceController::class, 'index']);
-        Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->whereNumber('id');
+        Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->where('id', '\d{1,15}');
     });
 });

@@ -108,11 +108,11 @@ Route::middleware('auth:practitioner')->group(function () {
         Route::post('/proposals', ProposalController::class);
         Route::post('/programme/close', [ProgrammeController::class, 'close']);
         Route::post('/appointments', [AppointmentController::class, 'store']);
-        Route::delete('/appointments/{appointment}', [AppointmentController::class, 'destroy'])->whereNumber('appointment');
+        Route::delete('/appointments/{appointment}', [AppointmentController::class, 'destroy'])->where('appointment', '\d{1,15}');
         Route::post('/versions', [VersionController::class, 'store']);
-        Route::get('/versions/{number}', [VersionController::class, 'show'])->whereNumber('number');
-        Route::get('/versions/{number}/sheet.pdf', SheetController::class)->whereNumber('number');
-        Route::get('/versions/{number}/programme.json', [ProgrammeDocumentController::class, 'show'])->whereNumber('number');
+        Route::get('/versions/{number}', [VersionController::class, 'show'])->where('number', '\d{1,15}');
+        Route::get('/versions/{number}/sheet.pdf', SheetController::class)->where('number', '\d{1,15}');
+        Route::get('/versions/{number}/programme.json', [ProgrammeDocumentController::class, 'show'])->where('number', '\d{1,15}');
         Route::get('/access', [AccessController::class, 'show']);
         Route::post('/access', [AccessController::class, 'store']);
         Route::post('/consent/withdrawal', [AccessController::class, 'withdraw']);

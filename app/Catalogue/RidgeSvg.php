@@ -27,8 +27,8 @@ final class RidgeSvg
     {
         $body = $ridge['cues'] === [] ? self::minutes((float) $ridge['minutes']) : self::breath($ridge['cues'], $ridge['count_s']);
 
-        return '<svg xmlns="http://www.w3.org/2000/svg" width="'.self::WIDTH.'" height="'.(self::HEIGHT + 40).'" viewBox="0 0 '.self::WIDTH
-            .' '.(self::HEIGHT + 40).'">'.$body.'</svg>';
+        return '<svg xmlns="http://www.w3.org/2000/svg" width="'.self::WIDTH.'" height="'.(self::HEIGHT + 48).'" viewBox="0 0 '.self::WIDTH
+            .' '.(self::HEIGHT + 48).'">'.$body.'</svg>';
     }
 
     /** @param  list<Cue>  $cues */
@@ -60,8 +60,8 @@ final class RidgeSvg
             $ticks .= "M{$x($cue->endMs())} {$base}v9";
             $label = self::label($cue, $countSeconds);
             // Labels of neighbours stand on two rows, so that short phases do not run into each other.
-            $labels .= sprintf('<text x="%s" y="%s" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="%s">%s</text>',
-                min(self::WIDTH - 24, max(24, ($x($cue->startMs) + $x($cue->endMs())) / 2)), self::HEIGHT + ($index % 2 === 0 ? 20 : 34),
+            $labels .= sprintf('<text x="%s" y="%s" font-size="18" text-anchor="middle" font-family="figtree" fill="%s">%s</text>',
+                min(self::WIDTH - 32, max(32, ($x($cue->startMs) + $x($cue->endMs())) / 2)), self::HEIGHT + ($index % 2 === 0 ? 25 : 44),
                 self::INK, e($label));
         }
 
@@ -82,7 +82,7 @@ final class RidgeSvg
         }
 
         return self::stroke($line, 1.4).self::stroke("M0 {$base}H".self::WIDTH, 1.4)
-            .'<text x="'.(self::WIDTH / 2).'" y="'.($base + 22).'" font-size="11" text-anchor="middle" font-family="DejaVu Sans" fill="'
+            .'<text x="'.(self::WIDTH / 2).'" y="'.($base + 27).'" font-size="18" text-anchor="middle" font-family="figtree" fill="'
                 .self::INK.'">'.e((string) __('sheet.minutes', ['minutes' => Numbers::print($minutes, 1)])).'</text>';
     }
 

@@ -6,6 +6,8 @@ namespace App\Device;
 
 use App\Catalogue\Figures;
 use App\Catalogue\RidgeSvg;
+use App\Device\Paper\Paper;
+use App\Device\Paper\Press;
 use App\Facts\PatientFactsOf;
 use App\Language\PatientLanguage;
 use App\Language\PlainWords;
@@ -14,8 +16,7 @@ use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
-use Dompdf\Dompdf;
-use Dompdf\Options;
+use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Health\Flag;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\Told\Instruction;
@@ -26,26 +27,20 @@ final class PatientSheet
     /** Days of the grid; a longer programme gets a new sheet at its review. */
     private const DAYS = 14;
 
-    public static function pdf(ProgrammeVersion $version, Patient $patient): string
-    {
-        $options = new Options;
-        // Nothing is fetched: drawings are part of the page, fonts ship with the writer.
-        $options->setIsRemoteEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $options->setTempDir(storage_path('framework/cache'));
-        $options->setFontCache(storage_path('framework/cache'));
-        $dompdf = new Dompdf($options);
-        $dompdf->setPaper('A4');
-        $dompdf->loadHtml(self::html($version, $patient), 'UTF-8');
-        $dompdf->render();
+    /** What stands under the drawn breath; how it is done stands beside it. */
+    private const PLACE = [Part::Why->value, Part::Position->value, Part::Hands->value, Part::With->value, Part::Eyes->value];
 
-        return (string) $dompdf->output();
+    public static function pdf(ProgrammeVersion $version, Patient $patient, Paper $paper = Paper::A4): string
+    {
+        return Press::pdf(self::html($version, $patient, $paper), $paper);
     }
 
     /** As it is printed. A practitioner prints it too: it speaks to the patient all the same. */
-    public static function html(ProgrammeVersion $version, Patient $patient): string
+    public static function html(ProgrammeVersion $version, Patient $patient, Paper $paper = Paper::A4): string
     {
-        return PatientLanguage::of($patient, fn () => view('sheet', self::data($version, $patient))->render());
+        return PatientLanguage::of(
+            $patient, fn () => view('sheet', [...self::data($version, $patient), 'paper' => $paper])->render(),
+        );
     }
 
     /** @return array<string, mixed> the same, to be shown on the patient's device */
@@ -53,7 +48,8 @@ final class PatientSheet
     {
         $data = self::data($version, $patient);
         unset($data['days'], $data['patient']);
-        $data['items'] = array_map(fn (array $item) => array_diff_key($item, ['slots' => 0, 'anchors' => 0]), $data['items']);
+        $forPaper = ['slots' => 0, 'anchors' => 0, 'columns' => 0];
+        $data['items'] = array_map(fn (array $item) => array_diff_key($item, $forPaper), $data['items']);
         $data['cautions'] = [
             __('sheet.stop-title').' '.__('sheet.stop'), __('sheet.help-title').' '.__('sheet.help')." {$data['emergency']}",
             $data['slight'],
@@ -91,13 +87,23 @@ final class PatientSheet
     /** @return array<string, mixed> */
     private static function item(Item $item, bool $isCareful): array
     {
+        $told = Told::parts(Instruction::of($item, $isCareful));
+        // Its grid says when.
+        $onPaper = array_filter($told, fn (array $part) => $part['part'] !== Part::When->value || $item->plan === null);
+        $isPlace = fn (array $part): bool => in_array($part['part'], self::PLACE, true);
+
         return [
             'name' => PlainWords::name($item),
+            'needed' => $item->asNeeded !== null,
             'ridge' => 'data:image/svg+xml;base64,'.base64_encode(RidgeSvg::of(Figures::ridge($item))),
-            'minutes' => PlainWords::minutes($item->seconds() / 60),
-            'about' => $item->timeline()->isAbout(),
-            'breaths' => $item->countedBreaths(),
-            'told' => Told::parts(Instruction::of($item, $isCareful)),
+            'minutes' => $item->isTicked() ? '' : PlainWords::minutes($item->seconds() / 60),
+            'about' => ! $item->isTicked() && $item->timeline()->isAbout(),
+            'breaths' => $item->isTicked() ? 0 : $item->countedBreaths(),
+            'told' => $told,
+            'columns' => [
+                array_values(array_filter($onPaper, $isPlace)),
+                array_values(array_filter($onPaper, fn (array $part) => ! $isPlace($part))),
+            ],
             'taught' => array_map(
                 fn (array $told) => implode(' ', array_map(Told::say(...), $told)), Instruction::steps($item),
             ),

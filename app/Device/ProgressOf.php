@@ -49,7 +49,7 @@ final class ProgressOf
         return [
             'weeks' => self::weeks($programme, $adherence, $first, $today),
             'days_practised' => $practices->map(fn (Practice $practice) => $patient->dayOf($practice->started_at)->date)->unique()->count(),
-            'as_needed' => self::asNeeded($programme, $practices),
+            'as_needed' => self::asNeeded($patient, $programme, $practices),
             'changes' => array_values($programme->versions->filter(
                 fn (ProgrammeVersion $version) => $version->number > 1 && ($version->patient_note ?? '') !== '',
             )->reverse()->take(5)->map(fn (ProgrammeVersion $version) => [
@@ -98,17 +98,19 @@ final class ProgressOf
      * @param  Collection<int, Practice>  $practices
      * @return list<array<string, mixed>>
      */
-    private static function asNeeded(Programme $programme, Collection $practices): array
+    private static function asNeeded(Patient $patient, Programme $programme, Collection $practices): array
     {
         $items = $programme->latestVersion()?->items->filter(fn (ProgrammeItem $row) => $row->item()->asNeeded !== null);
 
-        return array_values($items?->map(function (ProgrammeItem $row) use ($practices) {
+        return array_values($items?->map(function (ProgrammeItem $row) use ($practices, $patient) {
             $own = $practices->where('lineage', $row->lineage);
+            $ticks = $row->item()->isTicked()
+                ? $patient->ticks()->where('lineage', $row->lineage)->limit(self::MOST)->count() : 0;
             $recovered = array_values($own->pluck('recovered_after_s')->filter(fn ($seconds) => $seconds !== null)->all());
 
             return [
                 'name' => $row->item()->prescription->own->name ?? "exercise.{$row->item()->prescription->technique->key}.name",
-                'times' => $own->count(),
+                'times' => $own->count() + $ticks,
                 'recovered' => $recovered === [] ? null : array_slice(array_map(intval(...), $recovered), -5),
             ];
         })->all() ?? []);

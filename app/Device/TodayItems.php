@@ -45,6 +45,8 @@ final class TodayItems
         $today = $patient->dayOf($now);
         $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->limit(200)->get(['lineage'])
             ->countBy('lineage');
+        $since = $patient->clock()->startsAt($today);
+        $ticked = $patient->ticks()->where('ticked_at', '>=', $since)->limit(200)->get(['lineage'])->countBy('lineage');
         $isCareful = PatientFactsOf::screened(
             $patient->loadMissing('latestScreening.answers'), $now,
         )->which(Flag::lightHeadednessMatters()) !== [];
@@ -53,7 +55,9 @@ final class TodayItems
         foreach ($versions as $version) {
             $rows = $version->items->filter(fn (ProgrammeItem $row) => ! $recoveryOnly || $row->item()->isRecovery());
             $all[$version->id] ??= array_values($rows->map(fn (ProgrammeItem $row) => [
-                ...self::item($row->item(), $row->lineage, (int) ($done[$row->lineage] ?? 0), $isCareful),
+                ...self::item(
+                    $row->item(), $row->lineage, (int) (($row->item()->isTicked() ? $ticked : $done)[$row->lineage] ?? 0), $isCareful,
+                ),
                 'paused' => self::why($row, $pauses),
                 'like' => self::like($row, $version),
                 'ends' => self::ends($row, self::like($row, $version), $latest, $lookedAt),
@@ -180,7 +184,10 @@ final class TodayItems
             'why' => $item->why,
             'as_needed' => $item->asNeeded === null
                 ? null
-                : ['use_when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost, 'done' => $doneToday],
+                : [
+                    'use_when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost, 'way' => $item->asNeeded->way->value,
+                    'room' => $item->asNeeded->room(), 'done' => $doneToday,
+                ],
             'breaths' => $item->countedBreaths() ?: null,
             'seconds' => (int) round($item->seconds()),
             'ridge' => Figures::ridge($item),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Facts;
 
 use App\Models\AskedForm;
+use App\Models\ChosenSymptom;
 use App\Models\Patient;
 use Illuminate\Support\Collection;
 use InvalidArgumentException;
@@ -19,9 +20,11 @@ final class AskedForms
 {
     private const MOST = 200;
 
+    private const MOST_POINTS = 10;
+
     public static function isKnown(string $form): bool
     {
-        return $form === AskedForm::SCREENING || self::questionnaire($form) !== null;
+        return in_array($form, [AskedForm::SCREENING, AskedForm::SYMPTOMS], true) || self::questionnaire($form) !== null;
     }
 
     public static function questionnaire(string $form): ?Questionnaire
@@ -33,6 +36,20 @@ final class AskedForms
         }
 
         return null;
+    }
+
+    /** @return array<array-key, int> highest answer by key of the question; the lowest is 0. Of symptoms, the patient's own. */
+    public static function keysOf(AskedForm $form): array
+    {
+        return $form->form === AskedForm::SYMPTOMS
+            ? array_fill_keys(array_map(strval(...), array_keys(self::symptoms($form->patient))), self::MOST_POINTS)
+            : self::keys($form->form);
+    }
+
+    /** @return array<int, string> names of the symptoms that a patient rates, by id */
+    public static function symptoms(Patient $patient): array
+    {
+        return $patient->symptoms()->whereNull('dropped_at')->orderBy('id')->limit(ChosenSymptom::MOST)->pluck('name', 'id')->all();
     }
 
     /** @return array<array-key, int> highest answer by key of the question; the lowest is 0 */
@@ -57,7 +74,8 @@ final class AskedForms
         return [
             'id' => $form->id, 'form' => $form->form, 'title' => self::name($form->form),
             'intro' => (string) __("form.{$form->form}.intro"),
-            'questions' => self::questions($form->form), 'answers' => (object) ($form->answers ?? []),
+            'questions' => $form->form === AskedForm::SYMPTOMS ? self::rated($form->patient) : self::questions($form->form),
+            'answers' => (object) ($form->answers ?? []),
         ];
     }
 
@@ -78,10 +96,33 @@ final class AskedForms
         ], array_keys(self::keys($form)));
     }
 
+    /** @return list<array{key: string, text: string, urgent: bool, crisis: bool, options: list<array{value: int, label: string}>}> */
+    private static function rated(Patient $patient): array
+    {
+        $symptoms = self::symptoms($patient);
+        $options = array_map(fn (int $value) => ['value' => $value, 'label' => (string) $value], range(0, self::MOST_POINTS));
+
+        return array_map(fn (int $id, string $name) => [
+            'key' => (string) $id, 'text' => ucfirst($name), 'urgent' => false, 'crisis' => false, 'options' => $options,
+        ], array_keys($symptoms), $symptoms);
+    }
+
+    /** @return array{id: string, answered: int, on: string, items: int}|null symptoms that were asked for and are not rated yet */
+    public static function symptomsAsked(Patient $patient): ?array
+    {
+        $open = $patient->askedForms()->where('form', AskedForm::SYMPTOMS)->whereNull('completed_at')->whereNull('settled_at')
+            ->orderByDesc('asked_at')->first();
+
+        return $open === null ? null : [
+            'id' => $open->id, 'answered' => $open->answered, 'on' => $open->answered_on, 'items' => count(self::keysOf($open)),
+        ];
+    }
+
     /** @return list<array<string, mixed>> each questionnaire with its first and last score, and what is waiting */
     public static function questionnaires(Patient $patient): array
     {
-        $all = $patient->askedForms()->where('form', '!=', AskedForm::SCREENING)->orderByDesc('asked_at')->orderByDesc('id')
+        $all = $patient->askedForms()->whereNotIn('form', [AskedForm::SCREENING, AskedForm::SYMPTOMS])
+            ->orderByDesc('asked_at')->orderByDesc('id')
             ->limit(self::MOST)->get()->groupBy('form');
 
         return array_map(function (Questionnaire $questionnaire) use ($all, $patient) {

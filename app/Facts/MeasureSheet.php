@@ -9,6 +9,7 @@ use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Assessment\RibExpansion;
 use stdClass;
 
 /** Last and first value of each measure, and how they were taken. */
@@ -60,12 +61,15 @@ final class MeasureSheet
         ];
     }
 
-    /** The best of two tries compares with the best of three. */
+    /** The best of two tries compares with the best of three; a tape round the armpits does not with one round the lower ribs. */
     private static function isSameMethod(Measurement $a, Measurement $b): bool
     {
         $kind = fn (Measurement $each) => (string) preg_replace('/ \d+$/', '', $each->method);
 
-        return $kind($a) === $kind($b);
+        // Where nothing is said, as with what was measured before it was asked, it lay round the lower ribs.
+        $level = fn (Measurement $each) => $each->details['level'] ?? RibExpansion::LEVELS[0];
+
+        return $kind($a) === $kind($b) && $level($a) === $level($b);
     }
 
     /** Questionnaires whose score the rules look at. */

@@ -22,6 +22,8 @@ use Illuminate\Support\Facades\DB;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Exercise\Ladder\HomeCeiling;
+use IvoryPace\Programme\Goal;
+use IvoryPace\Progress\GoalMeasure;
 use IvoryPace\Progress\Proposal\Proposal;
 use stdClass;
 
@@ -41,6 +43,8 @@ final readonly class OnFile
 
     private const MOST_FORMS = 200;
 
+    private const MOST_VALUES = 200;
+
     /**
      * @param  Programme|null  $programme  that is looked at: the running one, unless another was asked for
      * @param  list<PracticeOnFile>  $practices  in order
@@ -51,6 +55,7 @@ final readonly class OnFile
      * @param  Collection<int, AskedForm>  $scored  questionnaires with a score, in order
      * @param  Collection<int, MadeDecision>  $decisions  that still hold
      * @param  array<string, stdClass>  $measured  the latest of what limits a ladder, by measure: value, at
+     * @param  list<stdClass>  $atGoal  what the goal's measure was in the room, in order: value, at
      * @param  stdClass|null  $homeCheck  the latest rate tapped at home: rate, at
      * @param  list<stdClass>  $enough  the latest practices that were long enough, latest first
      */
@@ -73,6 +78,7 @@ final readonly class OnFile
         public array $measured,
         public array $enough,
         public ?stdClass $homeCheck,
+        public array $atGoal,
     ) {
     }
 
@@ -154,6 +160,7 @@ final readonly class OnFile
         );
         $measured = self::measured(array_values($ids), $now);
         $enough = self::enough(array_values($ids), $now);
+        $atGoal = self::atGoal($patients, $programme, $now);
         [$access, $aside, $sent, $lastClosed, $checks] = $withDesk
             ? self::desk(array_values($ids))
             : [collect(), collect(), collect(), collect(), collect()];
@@ -168,7 +175,7 @@ final readonly class OnFile
                 $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
                 $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at,
-                $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [], $checks->get($id),
+                $lastClosed->get($id), $measured[$id] ?? [], $enough[$id] ?? [], $checks->get($id), $atGoal[$id] ?? [],
             );
         }
 
@@ -251,6 +258,35 @@ final readonly class OnFile
         }
 
         return $latest;
+    }
+
+    /**
+     * Of those whose goal is something that is measured in the room: one query, or none.
+     *
+     * @param  Collection<int, Patient>  $patients
+     * @return array<array-key, list<stdClass>> by patient, in order
+     */
+    private static function atGoal(Collection $patients, ?Programme $programme, CarbonImmutable $now): array
+    {
+        $measures = [];
+        foreach ($patients as $patient) {
+            $goal = Goal::read(($programme ?? $patient->activeProgramme)?->latestVersion()->goal ?? [])[0];
+            $measures[$patient->id] = $goal === null ? null : GoalMeasure::of($goal)?->value;
+        }
+        $measures = array_filter($measures);
+        $values = [];
+        foreach (
+            $measures === [] ? [] : DB::table('measurements')->whereIn('patient_id', array_keys($measures))
+                ->whereIn('measure', array_unique($measures))->where('measured_at', '<=', $now)
+                ->where('measured_at', '>=', $now->subYear())->orderBy('measured_at')->orderBy('id')
+                ->limit(count($measures) * self::MOST_VALUES)->get(['patient_id', 'measure', 'value', 'measured_at as at']) as $row
+        ) {
+            if ($measures[(string) $row->patient_id] === $row->measure) {
+                $values[(string) $row->patient_id][] = $row;
+            }
+        }
+
+        return $values;
     }
 
     /**

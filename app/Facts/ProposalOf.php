@@ -9,11 +9,14 @@ use App\Models\ChosenSymptom;
 use App\Models\MadeDecision;
 use App\Models\Pause;
 use App\Models\ProgrammeItem;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Questionnaire;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Goal;
+use IvoryPace\Progress\GoalMeasure;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalFacts;
 use IvoryPace\Progress\Proposal\ProposalKind;
@@ -21,6 +24,7 @@ use IvoryPace\Progress\Proposal\ReliablyWorse;
 use IvoryPace\Progress\Proposal\StepTaken;
 use IvoryPace\Progress\Proposal\Worsening;
 use IvoryPace\Safety\PauseRules;
+use stdClass;
 
 /** What the evidence proposes for each exercise of a patient, from rows. */
 final class ProposalOf
@@ -80,7 +84,7 @@ final class ProposalOf
         $practices = $this->evidence->practicesOf($row, $from);
         $pick = fn (callable $of): array => array_values(array_filter(array_map($of, $practices), fn (mixed $value) => $value !== null));
         $reach = $this->reach ??= ReachOf::on($this->file);
-        $next = $item->ladder($reach->reach)?->nextWithin($reach->reach);
+        $next = StepTaken::nextRung($item, $reach->reach);
         [$heldBackBy, $measuredDaysAgo] = $next === null ? $reach->inWords(StepTaken::heldBackBy($item, $reach->reach)) : ['', null];
 
         return Proposal::for(new ProposalFacts(
@@ -212,14 +216,28 @@ final class ProposalOf
         return null;
     }
 
-    /** The goal's measure has to be one of the symptoms of the diary. */
+    /** @return list<array{PatientDay, float}> values of the goal's measure since the programme began, in order */
+    private function atGoal(): array
+    {
+        $first = $this->file->programme?->history()->firstDay() ?? $this->file->today;
+        $values = array_map(fn (stdClass $row) => [
+            $this->file->patient->dayOf(CarbonImmutable::parse((string) $row->at, 'UTC')), (float) $row->value,
+        ], $this->file->atGoal);
+
+        return array_values(array_filter($values, fn (array $value) => ! $value[0]->isBefore($first)));
+    }
+
+    /** The goal's measure is one of the symptoms of the diary, or one that is taken in the room. */
     private function goalDays(?Goal $goal): int
     {
         $symptom = $goal === null
             ? null
             : $this->file->symptoms->first(fn (ChosenSymptom $each) => mb_strtolower($each->name) === mb_strtolower($goal->measure));
-        if ($goal === null || $symptom === null) {
+        if ($goal === null) {
             return 0;
+        }
+        if ($symptom === null) {
+            return GoalMeasure::of($goal) === null ? 0 : GoalMeasure::daysReached($goal, $this->atGoal(), $this->file->today);
         }
 
         return $goal->daysReached(array_map(fn (DiaryOnFile $entry) => $entry->rating($symptom), $this->file->diary));

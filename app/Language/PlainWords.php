@@ -110,7 +110,10 @@ final class PlainWords
             ItemPart::PracticesADay => $item->plan === null ? (string) __('sheet.needed') : (string) count($item->plan->slots),
             ItemPart::When => $item->asNeeded === null
                 ? implode('; ', array_map(self::anchor(...), $item->plan->slots ?? []))
-                : (string) __('patient.today.use-when', ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost]),
+                : (string) __(
+                    $item->isTicked() ? 'patient.today.habit' : 'patient.today.use-when',
+                    ['when' => $item->asNeeded->useWhen, 'most' => $item->asNeeded->dailyMost],
+                ),
             ItemPart::Props => implode(', ', self::props($item->prescription)),
             ItemPart::Steps => implode('; ', $item->routine === null ? [] : array_map(self::step(...), $item->exercises())),
             ItemPart::ShortVersion => match (true) {

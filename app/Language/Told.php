@@ -10,6 +10,7 @@ use IvoryPace\Breath\Timeline\Cue;
 use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Breath\Timeline\SegmentRole;
 use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Exercise\Own;
 use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Exercise\Told\Sentence;
 use IvoryPace\Exercise\Told\Spoken;
@@ -100,7 +101,11 @@ final class Told
 
     private static function word(string $key): string
     {
-        return str_starts_with($key, 'number.') ? substr($key, strlen('number.')) : (string) __($key);
+        return match (true) {
+            str_starts_with($key, 'number.') => substr($key, strlen('number.')),
+            str_starts_with($key, Own::AS_IT_IS) => substr($key, strlen(Own::AS_IT_IS)),
+            default => (string) __($key),
+        };
     }
 
     private static function weekdays(string $days): string

@@ -34,6 +34,9 @@ final class AskedForm extends Row
 
     public const SCREENING = 'screening';
 
+    /** The patient's own symptoms, rated once, now. */
+    public const SYMPTOMS = 'symptoms';
+
     public $timestamps = false;
 
     protected $table = 'asked_forms';

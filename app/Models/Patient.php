@@ -153,6 +153,12 @@ final class Patient extends Row
         return $this->hasMany(DiaryEntry::class);
     }
 
+    /** @return HasMany<HabitTick, $this> */
+    public function ticks(): HasMany
+    {
+        return $this->hasMany(HabitTick::class);
+    }
+
     /** @return HasMany<PutOffPractice, $this> */
     public function putOffs(): HasMany
     {

@@ -88,6 +88,10 @@ return [
             'Bloated feeling in the stomach', 'Tingling fingers', 'Unable to breathe deeply', 'Stiff fingers or arms', 'Tight feelings round the mouth', 'Cold hands or feet', 'Palpitations', 'Feeling of anxiety',
         ],
     ],
+    'symptoms' => [
+        'title' => 'How it is now',
+        'intro' => 'Sit down, and wait for a breath or two. How strong is each of these right now? 0 is not at all, 10 is as bad as it can be.',
+    ],
     'mmrc' => [
         'title' => 'Breathlessness in daily life (mMRC)',
         'intro' => 'Choose the one that fits you best.',

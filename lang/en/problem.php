@@ -9,6 +9,8 @@ return [
     404 => ['title' => 'Nothing here', 'text' => 'There is no such page, or it is not yours to open.'],
     405 => ['title' => 'Nothing here', 'text' => 'This address cannot be opened like that.'],
     419 => ['title' => 'Signed out meanwhile', 'text' => 'Your sign-in ended while the page was open. What you typed is still there: sign in again in another tab, then try again.'],
+    415 => ['title' => 'Not understood', 'text' => 'This was sent in a form that is not read here.'],
+    422 => ['title' => 'Could not be read', 'text' => 'Something in it could not be read or is out of range. Nothing was stored, and what you typed is still on the page: look through it and try again.'],
     423 => ['title' => 'Locked', 'text' => 'Type your PIN first.'],
     429 => ['title' => 'Too many tries', 'text' => 'Wait a few minutes, then try again.'],
     500 => ['title' => 'Something broke', 'text' => 'It is not your doing. Nothing was half-stored. Try again; if it stays, tell whoever runs this installation.'],
@@ -16,5 +18,6 @@ return [
     'not-known' => 'This device is not known.',
     'signed-out' => 'This device is signed out.',
     'our-pages' => 'This address is for the pages of Ivory Pace only.',
+    'only-json' => 'A device sends JSON.',
     'pin' => 'Type your PIN first.',
 ];

@@ -3,11 +3,6 @@
 declare(strict_types=1);
 
 return [
-    'version' => 'Sheet :number, from :from, to be looked at together by :review',
-    'goal' => 'What for: :goal',
-    'needs' => 'You need: :things.',
-    'about' => 'about',
-    'short' => 'On a bad day at least :short. That counts in full.',
     'minutes' => ':minutes min',
     'needed' => 'as needed',
     'position' => [

@@ -146,6 +146,7 @@ return [
         ],
     ],
     'check' => [
+        'pace' => ['question' => 'How fast is your breath?'],
         'first-hand' => ['question' => 'Which hand moved first?', 'belly' => 'Belly', 'both' => 'Both at once', 'chest' => 'Chest'],
         'more-hand' => ['question' => 'Which hand moved more?', 'belly' => 'Belly', 'equal' => 'Both alike', 'chest' => 'Chest'],
         'shoulders' => ['question' => 'Did your shoulders go up?', 'no' => 'No', 'yes' => 'Yes'],
@@ -161,6 +162,7 @@ return [
         'minutes' => 'It takes about :minutes min.',
         'each' => '{1} Take one breath at each length.|[2,*] Take :count breaths at each length.',
         'list' => 'Breaths at each length: :list.',
+        'open' => 'Go on as long as it helps, at most :minutes min.',
         'until-back' => 'Go on until your breath is back.',
     ],
     'amount' => [
@@ -174,6 +176,8 @@ return [
         'slot' => ':Anchor, between :from and :to.',
         'slot-on' => ':Anchor, between :from and :to, on :days.',
         'needed' => 'Use it when: :when.',
+        'habit' => 'A habit for the whole day: “:when”.',
+        'ticks' => '{1} Tick it once a day.|[2,*] Tick it each time, about :count times a day.',
         'most' => '{1} At most once a day.|[2,*] At most :count times a day.',
     ],
     'least' => [

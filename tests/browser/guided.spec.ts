@@ -1,36 +1,14 @@
 import type { Page } from '@playwright/test';
-import {
-    addPatient,
-    expect,
-    expectNoAxeViolations,
-    join,
-    keepPractice,
-    makeLink,
-    newName,
-    screen,
-    signIn,
-    test,
-    type,
-} from './support';
+import { andAnswered, issued, onTheBench } from './desk';
+import { expect, expectNoAxeViolations, join, keepPractice, makeLink, test, type } from './support';
 
-async function onTheBench(page: Page, stem: string): Promise<string> {
-    await signIn(page);
-    const record = await addPatient(page, newName(stem));
-    await screen(page);
-    await page.goto(`${record}/bench`);
-    return record;
-}
-
-/** Does something on the Bench, and waits for what PHP says to it. */
-async function andAnswered(page: Page, what: () => Promise<unknown>): Promise<void> {
-    const answer = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
-    await what();
-    await answer;
-}
-
-async function issued(page: Page): Promise<void> {
-    await page.getByRole('button', { name: /^Issue version/ }).click();
-    await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
+/** Five taps, as if a breath took a good second. */
+async function tapPace(phone: Page): Promise<void> {
+    for (let tap = 0; tap < 5; tap++) {
+        await phone.getByRole('button', { name: 'Tap', exact: true }).click();
+        if (tap < 4) await phone.waitForTimeout(1200);
+    }
+    await expect(phone.getByText(/^about [\d.]+ a minute$/)).toBeVisible();
 }
 
 test('an exercise is found by its words, and hands, things, a habit and what is asked afterwards reach the phone', async ({
@@ -68,6 +46,18 @@ test('an exercise is found by its words, and hands, things, a habit and what is 
     await type(page, 'Name of the habit', 'the news on the radio');
     await page.getByRole('button', { name: 'Short, asked, why' }).press('Enter');
     await andAnswered(page, () => page.getByLabel('which hand moved first').check());
+    await andAnswered(page, () => page.getByLabel('the pace of the breath before and after, tapped').check());
+    // On a tablet and on a phone nothing lies over anything else, and nothing is off the page.
+    for (const width of [820, 320]) {
+        await page.setViewportSize({ width, height: 900 });
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+        const [anchors, beside] = await Promise.all([
+            page.getByRole('table', { name: /^When to practise/ }).boundingBox(),
+            page.getByRole('complementary', { name: 'Findings, and what the patient reads' }).boundingBox(),
+        ]);
+        expect((anchors?.y ?? 0) + (anchors?.height ?? 0)).toBeLessThanOrEqual(beside?.y ?? 0);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
     await expectNoAxeViolations(page);
     await issued(page);
 
@@ -81,14 +71,23 @@ test('an exercise is found by its words, and hands, things, a habit and what is 
     await mine.getByRole('button', { name: '6', exact: true }).click();
     await expect(mine.getByText('one on your belly').first()).toBeVisible();
     await expectNoAxeViolations(mine);
+    await tapPace(mine);
     await mine.getByRole('button', { name: 'Start', exact: true }).click();
+    await mine.getByRole('button', { name: 'Dim', exact: true }).click();
+    await expect(mine.locator('main.player')).toHaveCSS('background-color', 'rgb(0, 0, 0)');
+    await expectNoAxeViolations(mine);
+    await mine.getByRole('button', { name: 'Light', exact: true }).click();
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 60_000 });
+    await tapPace(mine);
     await mine.getByRole('group', { name: 'Which hand moved first?' }).getByRole('button', { name: /belly/i }).click();
     await expectNoAxeViolations(mine);
     await keepPractice(mine);
 
     await page.goto(record);
     await expect(page.getByText('Diaphragmatic breathing, which hand moved first: belly 1')).toBeVisible();
+    await expect(
+        page.getByText(/the pace of the breath before and after, tapped: [\d.]+ to [\d.]+ a minute/),
+    ).toBeVisible();
 });
 
 test('at lights out nothing rings, the page goes black, and who is awake touches it', async ({ page, phone }) => {

@@ -41,6 +41,7 @@ const programme: CourseProgramme = {
             weeks: [{ date: '2026-11-01', due: 7, credit: 5.5, stops: 1 }],
             adherence: figures,
             uses: null,
+            agreed: null,
         },
     ],
     ratings: [
@@ -50,7 +51,12 @@ const programme: CourseProgramme = {
     diary: [{ name: 'Sleep', days: [['2026-11-05', 7]] }],
     sessions: [{ day: '2026-11-05', number: 2, id: 'x', signed: true }],
     measures: [
-        { name: 'Resting rate', unit: 'breaths/min', points: [{ day: '2026-11-05', value: 17, earlier: '1 Nov' }] },
+        {
+            name: 'Resting rate',
+            unit: 'breaths/min',
+            goal: null,
+            points: [{ day: '2026-11-05', value: 17, earlier: '1 Nov' }],
+        },
     ],
     questionnaires: [
         { name: 'GAD-7', most: 21, points: [{ day: '2026-11-05', value: 9, band: 'mild', earlier: null }] },

@@ -151,7 +151,7 @@ describe('what waits fills its slots', () => {
     });
 
     it('and counts as-needed practices of that day', () => {
-        const needed = item({ as_needed: { use_when: '', most: 4, done: 2 } });
+        const needed = item({ as_needed: { use_when: '', most: 4, way: 'led', room: 8, done: 2 } });
         expect(
             usedToday(
                 needed,
@@ -167,7 +167,7 @@ describe('pausing without a network', () => {
     const stop = (n: number) =>
         log(`s${n}`, { stop_class: 'made-me-stop', stop_symptom: 'dizziness', started_at: `2026-11-25T0${n}:00:00Z` });
     const why = (of: TodayItem, practices: PracticeLog[], more: Partial<SaidHere> = {}) =>
-        whyPaused(of, { practices, unsettled: false, urgent: false, ...more }, rules);
+        whyPaused(of, { practices, ticks: [], unsettled: false, urgent: false, ...more }, rules);
 
     it('a get-help symptom pauses everything but recovery', () => {
         const help = [log('a', { lineage: 'y', stop_class: 'get-help', stop_symptom: 'chest-pain' })];
@@ -197,7 +197,9 @@ describe('pausing without a network', () => {
 
     it('goes by the numbers that the core hands over', () => {
         const strict = { ...rules, pausing: { look_at: 1, stops: 1 } };
-        expect(whyPaused(item(), { practices: [stop(1)], unsettled: false, urgent: false }, strict)).toBe('stop');
+        expect(whyPaused(item(), { practices: [stop(1)], ticks: [], unsettled: false, urgent: false }, strict)).toBe(
+            'stop',
+        );
     });
 
     it('a practice that was finished pauses nothing, and one stopped without a symptom is no stop', () => {
@@ -238,7 +240,11 @@ describe('a device whose date is a day off', () => {
         expect(withWaiting(today, [waits('practice', yesterdays)])[0]?.done).toBeNull();
         const here = saidHere([waits('practice', yesterdays)], today, DAY);
         expect(
-            usedToday(item({ as_needed: { use_when: '', most: 4, done: 0 } }), here.practices, at(today.day.from)),
+            usedToday(
+                item({ as_needed: { use_when: '', most: 4, way: 'led', room: 8, done: 0 } }),
+                here.practices,
+                at(today.day.from),
+            ),
         ).toBe(1);
     });
 

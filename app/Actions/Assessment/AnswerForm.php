@@ -7,9 +7,12 @@ namespace App\Actions\Assessment;
 use App\Actions\Programme\RecheckProgramme;
 use App\Facts\AskedForms;
 use App\Models\AskedForm;
+use App\Models\Measurement;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Assessment\Measure;
+use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Health\RedFlag;
 
 /** Keeps answers as they come. A red flag answered at home is open from that moment, complete or not. */
@@ -35,21 +38,25 @@ final class AnswerForm
             if ($form->completed_at !== null || $form->settled_at !== null) {
                 $this->refuse('form', (string) __($form->completed_at === null ? 'form.taken-back' : 'form.completed'));
             }
-            $read = $this->read($form->form, $answers);
-            $missing = count(AskedForms::keys($form->form)) - count($read);
+            $keys = AskedForms::keysOf($form);
+            $read = $this->read($keys, $answers);
+            $missing = count($keys) - count($read);
             if ($isDone && $missing > 0 && (! $hasGaps || $form->isScreening())) {
                 $this->refuse('answers', trans_choice('form.open', $missing, ['count' => $missing]));
             }
             $form->fill(['answers' => $read, 'answered' => count($read)]);
             if ($isDone) {
                 $score = AskedForms::questionnaire($form->form)?->score(
-                    array_map(fn (int|string $key) => $read[$key] ?? null, array_keys(AskedForms::keys($form->form))),
+                    array_map(fn (int|string $key) => $read[$key] ?? null, array_keys($keys)),
                 );
                 $form->fill(['completed_at' => now(), 'score' => $score?->value, 'missing' => $score->missing ?? 0]);
             }
             $form->save();
+            if ($isDone && $form->form === AskedForm::SYMPTOMS) {
+                $this->keepRatings($form, $read, $at);
+            }
 
-            if ($isDone && ! $form->isScreening()) {
+            if ($isDone && AskedForms::questionnaire($form->form) !== null) {
                 ($this->recheck)($form->patient);
             }
 
@@ -58,13 +65,14 @@ final class AnswerForm
     }
 
     /**
+     * @param  array<array-key, int>  $keys  highest answer by key of the question
      * @param  array<array-key, mixed>  $answers
      * @return array<array-key, int>
      */
-    private function read(string $form, array $answers): array
+    private function read(array $keys, array $answers): array
     {
         $read = [];
-        foreach (AskedForms::keys($form) as $key => $most) {
+        foreach ($keys as $key => $most) {
             $answer = $answers[$key] ?? null;
             if ($answer === null || $answer === '') {
                 continue;
@@ -77,6 +85,22 @@ final class AnswerForm
         }
 
         return $read;
+    }
+
+    /**
+     * What was rated on the device stands beside what is rated in the room, marked as such: the form asks to sit down first.
+     *
+     * @param  array<array-key, int>  $ratings  by id of the symptom
+     */
+    private function keepRatings(AskedForm $form, array $ratings, ?CarbonImmutable $at): void
+    {
+        foreach ($ratings as $symptom => $rating) {
+            Measurement::query()->create([
+                'patient_id' => $form->patient_id, 'practitioner_id' => $form->practitioner_id, 'measure' => Measure::Symptom,
+                'chosen_symptom_id' => $symptom, 'value' => $rating, 'details' => null, 'position' => Position::Seated,
+                'method' => $form->answered_on === 'device' ? 'rated on the device' : 'rated', 'measured_at' => $at ?? now(),
+            ]);
+        }
     }
 
     /** @param  array<array-key, int>  $answers */

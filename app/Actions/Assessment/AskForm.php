@@ -28,6 +28,9 @@ final class AskForm
             throw ValidationException::withMessages(['form' => 'The patient has no device yet. Make an access link first.']);
         }
 
+        if ($form === AskedForm::SYMPTOMS && AskedForms::symptoms($patient) === []) {
+            throw ValidationException::withMessages(['form' => 'There is no symptom to rate yet. Choose one first.']);
+        }
         if ($form === AskedForm::SCREENING && trim($patient->clinic->crisis_number ?? '') === '') {
             throw ValidationException::withMessages(
                 ['form' => 'The clinic has no crisis number yet. Its lead enters it under Clinic first.'],

@@ -13,10 +13,12 @@ use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Assessment\TappedRate;
 use IvoryPace\Breath\Timeline\Timeline;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\SelfCheck;
 
 /** Stores a practice once, and lets the pausing rules act on it. */
 final class StorePractice
@@ -55,6 +57,10 @@ final class StorePractice
             // A routine is measured by time: not all of its steps have counted breaths.
             $breathsPrescribed = $prescribed->routine === null ? $timeline->breaths() : 0;
             $secondsPrescribed = (int) round($timeline->exerciseMs() / 1000);
+            if ($prescribed->isOpen() && ($log['enough'] ?? false) === true) {
+                // As long as it helped was the whole.
+                $secondsPrescribed = max(1, min($secondsPrescribed, (int) $log['seconds_done']));
+            }
             $this->refuse(
                 (int) $log['breaths_done'] > $timeline->breaths(), 'breaths_done',
                 (string) __('patient.log.more-breaths', ['breaths' => $timeline->breaths()]),
@@ -89,7 +95,7 @@ final class StorePractice
                 'slight_symptom' => $log['slight_symptom'] ?? null,
                 'open_ms' => $log['open_ms'] ?? null,
                 'steps_done' => $prescribed->routine === null ? null : ($log['steps_done'] ?? null),
-                'self_checks' => self::answered($prescribed, $log['self_checks'] ?? null),
+                'self_checks' => self::answered($prescribed, $log['self_checks'] ?? null, $log['pace_taps'] ?? null),
                 'enough_step' => $log['enough_step'] ?? null,
                 'tempo' => $tempo,
                 'joined_ms' => $log['joined_ms'] ?? null,
@@ -127,17 +133,32 @@ final class StorePractice
      *
      * @return array<string, string>|null
      */
-    private static function answered(Item $item, mixed $given): ?array
+    private static function answered(Item $item, mixed $given, mixed $taps): ?array
     {
+        $given = [...(is_array($given) ? $given : []), SelfCheck::Pace->value => is_array($taps) ? self::pace($taps) : null];
         $answers = [];
         foreach ($item->checks as $check) {
-            $answer = is_array($given) ? ($given[$check->value] ?? null) : null;
-            if (is_string($answer) && in_array($answer, $check->answers(), true)) {
+            $answer = $given[$check->value] ?? null;
+            if (is_string($answer) && $check->accepts($answer)) {
                 $answers[$check->value] = $answer;
             }
         }
 
         return $answers === [] ? null : $answers;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $taps  ms, before and after
+     * @return string|null as {@see SelfCheck::paces()} reads it; null when nothing can be told from them
+     */
+    private static function pace(array $taps): ?string
+    {
+        $rate = fn (string $when): float => TappedRate::of(is_array($taps[$when] ?? null) ? $taps[$when] : [])->rate;
+        try {
+            return SelfCheck::writePaces($rate('before'), $rate('after'));
+        } catch (InvalidValue) {
+            return null;
+        }
     }
 
     private function short(Item $item): Timeline

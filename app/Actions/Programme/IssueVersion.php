@@ -93,6 +93,7 @@ final class IssueVersion
                 'patient_note' => $order->patientNote,
                 'reason' => $order->reason,
                 'issued_at' => $now,
+                'item_count' => count($items),
             ]);
             foreach ($items as $item) {
                 $version->items()->create(['lineage' => $item->lineage, 'fields' => ItemFields::write($item)]);

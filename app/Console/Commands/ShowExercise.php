@@ -21,7 +21,7 @@ final class ShowExercise extends Command
     private const FIELDS = [
         'ratio', 'count_length', 'breaths', 'minutes', 'position', 'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop',
         'start', 'ending', 'bells_first', 'bells_last', 'props', 'school', 'why', 'as_needed', 'use_when', 'daily_most', 'cue_word', 'fade',
-        'fastest', 'slowest', 'own_name', 'own_right', 'times_a_day',
+        'fastest', 'slowest', 'own_name', 'own_right', 'own_in', 'own_out', 'times_a_day',
     ];
 
     protected $signature = 'breath:exercise {key : of the technique} {--set=* : name=value, of a field or a parameter} {--timeline : with '

@@ -9,6 +9,7 @@ use App\Facts\Sent;
 use App\Models\Device;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use IvoryPace\Assessment\TappedRate;
 use IvoryPace\Breath\Timeline\Tempo;
 use IvoryPace\Health\StopClass;
 use IvoryPace\Health\StopSymptom;
@@ -70,7 +71,11 @@ final class PracticeKind implements Kind
             'steps_done.*.seconds' => ['required', 'integer', 'between:0,14400'],
             'self_checks' => ['nullable', 'array', 'max:10'],
             'self_checks.*' => ['string', 'max:20'],
+            'pace_taps' => ['nullable', 'array:before,after'],
+            'pace_taps.*' => ['nullable', 'list', 'max:'.TappedRate::MOST_TAPS],
+            'pace_taps.*.*' => ['integer', 'between:0,600000'],
             'enough_step' => ['nullable', 'integer', 'between:1,20'],
+            'enough' => ['sometimes', 'boolean'],
             'tempo' => ['nullable', 'numeric', 'between:'.Tempo::MIN.','.Tempo::MAX],
             'before' => $rating,
             'after' => $rating,

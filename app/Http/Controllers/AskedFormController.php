@@ -21,7 +21,7 @@ final class AskedFormController
     {
         $form = $ask($patient, $practitioner, $request->string('form')->value(), $request->string('on')->value());
 
-        return response()->json(['form' => AskedForms::view($form), 'questionnaires' => AskedForms::questionnaires($patient)], 201);
+        return response()->json(['form' => AskedForms::view($form), ...self::asked($patient)], 201);
     }
 
     public function update(Request $request, Patient $patient, AskedForm $form, AnswerForm $answer): JsonResponse
@@ -29,7 +29,7 @@ final class AskedFormController
         abort_unless($form->patient_id === $patient->id, 404);
         $answer($form, $request->array('answers'), $request->boolean('done'), $request->boolean('with_gaps'));
 
-        return response()->json(['questionnaires' => AskedForms::questionnaires($patient)]);
+        return response()->json(self::asked($patient));
     }
 
     /** Takes it back before it is complete. */
@@ -38,6 +38,12 @@ final class AskedFormController
         abort_unless($form->patient_id === $patient->id && $form->completed_at === null, 404);
         $form->update(['settled_at' => now()]);
 
-        return response()->json(['questionnaires' => AskedForms::questionnaires($patient)]);
+        return response()->json(self::asked($patient));
+    }
+
+    /** @return array<string, mixed> */
+    private static function asked(Patient $patient): array
+    {
+        return ['questionnaires' => AskedForms::questionnaires($patient), 'symptoms_asked' => AskedForms::symptomsAsked($patient)];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Device\Paper\Paper;
 use App\Device\PatientSheet;
 use App\Facts\AskedProgramme;
 use App\Models\Patient;
@@ -17,7 +18,7 @@ final class SheetController
         $version = AskedProgramme::of($request, $patient)?->versions()->with('items')->firstWhere('number', $number);
         abort_if($version === null, 404);
 
-        return response(PatientSheet::pdf($version, $patient), 200, [
+        return response(PatientSheet::pdf($version, $patient, Paper::asked($request->query('paper'))), 200, [
             'Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"sheet-$number.pdf\"",
         ]);
     }

@@ -15,7 +15,7 @@ final class ChosenMeasuresRequest extends FormRequest
     {
         return [
             'symptoms' => ['sometimes', 'array', 'max:'.ChosenSymptom::MOST],
-            'symptoms.*' => ['string', 'max:60', 'distinct:ignore_case'],
+            'symptoms.*' => ['bail', 'string', 'max:60', 'distinct:ignore_case'],
             'own_low_saturation' => ['sometimes', 'nullable', 'integer', 'between:70,99'],
         ];
     }

@@ -17,7 +17,7 @@ final class PatientRequest extends FormRequest
     {
         return [
             'name' => ['required', 'string', 'max:120'],
-            'birth_date' => ['required', 'date_format:Y-m-d', 'before:tomorrow', 'after:1900-01-01'],
+            'birth_date' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'before:tomorrow', 'after:1900-01-01'],
             'time_zone' => ['required', 'timezone:all'],
             'locale' => ['sometimes', 'string', 'in:'.implode(',', array_keys(PatientLanguage::all()))],
             'day_start' => ['required', 'date_format:H:i'],

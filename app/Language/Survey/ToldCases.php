@@ -11,6 +11,8 @@ use IvoryPace\Exercise\Length;
 use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Technique;
+use IvoryPace\Programme\DraftReader;
+use IvoryPace\Programme\Need\Way;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -110,6 +112,18 @@ final class ToldCases
         return $axes;
     }
 
+    /** @return list<string> */
+    private static function ways(Technique $technique): array
+    {
+        $hasNoEnd = $technique->length === Length::Minutes && ! $technique->hasRatio();
+
+        return array_map(fn (Way $way) => $way->value, match (true) {
+            $technique->isRecovery => [Way::Led],
+            $hasNoEnd => Way::cases(),
+            default => [Way::Led, Way::Ticked],
+        });
+    }
+
     /**
      * @param  array<string, list<mixed>>  $axes
      * @param  array<string, int>  $case  place of each value
@@ -130,7 +144,7 @@ final class ToldCases
             $ratio = $technique->ratio;
         }
 
-        return [
+        $fields = [
             'technique' => $technique->key, 'own_name' => $technique->isOwn ? 'Harbour breath' : null, 'position' => $at('position'),
             'route_in' => $routes[0]->value, 'route_out' => $routes[1]->value, 'effort' => $at('effort'), 'school' => $at('school'),
             'hands' => $at('hands'), 'ending' => $at('ending'), 'ratio' => $technique->hasRatio() ? $ratio : null,
@@ -142,7 +156,13 @@ final class ToldCases
             ])),
             'slowest' => $pick([1, 1.2]), 'fastest' => $pick([1, 0.8]), 'times_a_day' => $pick([1, 2, 3]), 'bells_last' => $pick([0, 1, 3]),
             'own_prop' => $pick([null, 'the grey scarf']),
-            ...($pick([false, false, true]) ? ['as_needed' => true, 'use_when' => 'worry comes', 'daily_most' => $pick([1, 4])] : []),
+            ...($pick([false, false, true]) ? [
+                'as_needed' => true, 'use_when' => 'worry comes', 'daily_most' => $pick([1, 4]),
+                'way' => $pick(self::ways($technique)),
+            ] : []),
         ];
+
+        // Some sizes and ratios are nothing to be done unled.
+        return isset(DraftReader::read($fields, 'x')->errors['way']) ? ['way' => Way::Led->value] + $fields : $fields;
     }
 }

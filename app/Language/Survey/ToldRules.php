@@ -129,10 +129,12 @@ final class ToldRules
             'eyes' => [$in(Part::Eyes), 1], 'size' => [$like('told.size.'), $isFree ? 0 : 1],
             'tempo' => [$like('told.tempo.'), $hasTempo ? 1 : 0],
             'start' => [$like('told.start.'), $isFree || $prescription->start === Start::Inhale ? 0 : 1],
-            'length' => [$in(Part::Length), 1],
+            'length' => [$in(Part::Length), $item->isTicked() ? 0 : 1],
             'anchors' => [$like('told.when.slot'), $item->asNeeded === null ? count($item->plan->slots ?? []) : 0],
-            'when to use it' => [$like('told.when.needed'), $item->asNeeded === null ? 0 : 1],
-            'the short version' => [$like('told.least.counts'), $item->shortTimeline() === null ? 0 : 1],
+            'when to use it' => [$like('told.when.needed') + $like('told.when.habit'), $item->asNeeded === null ? 0 : 1],
+            'the short version' => [
+                $like('told.least.counts'), $item->shortTimeline() === null || $item->isOpen() || $item->isTicked() ? 0 : 1,
+            ],
         ];
         $broken = array_map(
             fn (string $what, array $counts) => "$what {$counts[0]} times, not {$counts[1]}",

@@ -14,6 +14,7 @@ use IvoryPace\Exercise\Prescription;
 use IvoryPace\Programme\Draft;
 use IvoryPace\Programme\ProgrammeDraft;
 use IvoryPace\Programme\Told\Instruction;
+use IvoryPace\Progress\Proposal\RoutineStepped;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Safety\PatientFacts;
 use IvoryPace\Safety\RuleBook;
@@ -67,6 +68,7 @@ final class BenchAnswer
                 'summary' => $item->shortVersion()?->summary() ?? count($item->shortSteps()).' steps',
                 'seconds' => $short->exerciseMs() / 1000,
             ],
+            'grows' => $item?->routine === null ? null : RoutineStepped::up($item, $reach)?->change(),
             'ladder' => $item === null || $ladder === null ? null : LadderView::of($ladder, $item->ladder !== null),
             'findings' => array_map(self::finding(...), $findings),
         ];

@@ -160,7 +160,8 @@ final class BenchChoices
             'efforts' => array_map(fn (Effort $effort) => $effort->value, $technique->efforts),
             'mistakes' => $words($technique->teaching->mistakes),
             'defaults' => FieldsShown::of([...DraftReader::defaults($technique), ...array_intersect_key($fields, array_flip([
-                'ratio', 'count_length', 'breaths', 'position', 'route_out', 'own_name', 'own_right',
+                'ratio', 'count_length', 'breaths', 'position', 'hands', 'route_in', 'route_out',
+                'own_name', 'own_right', 'own_in', 'own_out',
             ]))]),
         ];
     }

@@ -7,11 +7,14 @@ namespace App\Pages\Bench;
 use App\Facts\MaintenanceOf;
 use App\Facts\PatientFactsOf;
 use App\Facts\ReachOf;
+use App\Models\ChosenSymptom;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Pages\Shared\PatientHead;
+use IvoryPace\Assessment\Measure;
 use IvoryPace\Programme\ProgrammeDraft;
+use IvoryPace\Progress\GoalMeasure;
 use IvoryPace\Progress\Maintenance;
 
 /** The Bench as it is opened: the programme in force, what is to be kept up of the last one, or a first exercise, with all its choices. */
@@ -48,6 +51,7 @@ final class BenchPage
                 'resting-rate' => $facts->restingRate, 'inhale' => $facts->limits->inhale, 'hold' => $facts->limits->hold,
                 'exhale' => $facts->limits->exhale,
             ], fn (?float $value) => $value !== null),
+            'goals' => self::goals($patient),
             'version' => $latest === null ? null : [
                 'number' => $latest->number,
                 'issued_on' => $latest->issued_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
@@ -61,6 +65,16 @@ final class BenchPage
                 'goal' => $before->goal ?? ['words' => '', 'measure' => '', 'target' => '', 'direction' => 'at-most'],
             ],
             'answer' => $answer,
+        ];
+    }
+
+    /** @return list<array{name: string, unit: string}> by what a goal is measured: the patient's symptoms, what is taken in the room */
+    private static function goals(Patient $patient): array
+    {
+        return [
+            ...array_values($patient->symptoms()->whereNull('dropped_at')->orderBy('id')->limit(ChosenSymptom::MOST)->pluck('name')
+                ->map(fn (string $name) => ['name' => $name, 'unit' => 'of 10'])->all()),
+            ...array_map(fn (Measure $measure) => ['name' => $measure->label(), 'unit' => $measure->unit()], GoalMeasure::all()),
         ];
     }
 

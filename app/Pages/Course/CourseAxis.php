@@ -9,6 +9,7 @@ use App\Facts\EvidenceOf;
 use App\Facts\OnFile;
 use App\Facts\PracticeOnFile;
 use App\Models\ChosenSymptom;
+use App\Models\HabitTick;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
@@ -22,6 +23,8 @@ use IvoryPace\Practice\AdherenceResult;
 use IvoryPace\Practice\DayTally;
 use IvoryPace\Practice\Stroke;
 use IvoryPace\Programme\Goal;
+use IvoryPace\Programme\Item;
+use IvoryPace\Progress\GoalMeasure;
 use stdClass;
 
 /** The axis of the Course: what was prescribed above what happened, day by day or, over a long time, week by week. */
@@ -30,6 +33,8 @@ final readonly class CourseAxis
     private const MOST_SESSIONS = 200;
 
     private const MOST_MEASUREMENTS = 300;
+
+    private const MOST_TICKS = 6000;
 
     private const DAYS_AHEAD = 7;
 
@@ -112,7 +117,7 @@ final readonly class CourseAxis
 
     /**
      * @return array{name: string, days: list<array{date: string, paused: bool, strokes: string}>, weeks: list<array{date: string, due: int,
-     * credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null}
+     * credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null, agreed: null}
      */
     private function exercise(string $lineage): array
     {
@@ -125,7 +130,7 @@ final readonly class CourseAxis
 
         return [
             'name' => $this->lines->nameOf($lineage), 'days' => $days, 'weeks' => $this->isByWeek ? $this->weeks($result) : [],
-            'adherence' => self::figures($result), 'uses' => null,
+            'adherence' => self::figures($result), 'uses' => null, 'agreed' => null,
         ];
     }
 
@@ -144,6 +149,12 @@ final readonly class CourseAxis
     private function asNeeded(string $lineage): array
     {
         $exercise = $this->exercise($lineage);
+        $habit = $this->programme->versions->reverse()->map(
+            fn (ProgrammeVersion $version) => $version->items->firstWhere('lineage', $lineage)?->item(),
+        )->first(fn (?Item $item) => $item !== null && $item->isTicked());
+        if ($habit !== null) {
+            return $this->habit($exercise, $lineage, (int) $habit->asNeeded?->dailyMost);
+        }
         $uses = count(
             array_filter(
                 $this->evidence->practicesFrom($this->from), fn (PracticeOnFile $practice) => $practice->record->lineage === $lineage,
@@ -154,6 +165,26 @@ final readonly class CourseAxis
             ...$exercise,
             'days' => array_map(fn (array $day) => [...$day, 'strokes' => strtr($day['strokes'], 'x', 'd')], $exercise['days']),
             'uses' => $uses,
+        ];
+    }
+
+    /**
+     * @param  array{name: string, days: list<array{date: string, paused: bool, strokes: string}>, weeks: list<array{date: string, due: int,
+     * credit: float, stops: int}>, adherence: array<string, mixed>, uses: int|null}  $exercise
+     * @return array<string, mixed> each tick is a stroke
+     */
+    private function habit(array $exercise, string $lineage, int $agreed): array
+    {
+        $clock = $this->file->patient->clock();
+        $ticks = $this->file->patient->ticks()->where('lineage', $lineage)->where('ticked_at', '>=', $clock->startsAt($this->from))
+            ->where('ticked_at', '<', $clock->endsAt($this->file->today))->orderBy('ticked_at')->limit(self::MOST_TICKS)->get(['ticked_at'])
+            ->countBy(fn (HabitTick $tick) => $clock->dayOf($tick->ticked_at)->date);
+
+        return [
+            ...$exercise, 'uses' => $ticks->sum(), 'agreed' => $agreed,
+            'days' => array_map(
+                fn (array $day) => [...$day, 'strokes' => str_repeat('d', (int) ($ticks[$day['date']] ?? 0))], $exercise['days'],
+            ),
         ];
     }
 
@@ -249,26 +280,40 @@ final readonly class CourseAxis
     }
 
     /**
-     * @return list<array{name: string, unit: string, points: list<array{day: string, value: float, earlier: string|null}>}> those of
-     * everyone; chosen symptoms are in the diary
+     * @return list<array{name: string, unit: string, goal: string|null,
+     * points: list<array{day: string, value: float, earlier: string|null}>}> those of everyone, then symptoms as they were rated at a
+     * moment, in the room or on the device; what is rated for a day is in the diary
      */
     private function measures(): array
     {
-        $measured = DB::table('measurements')->where('patient_id', $this->file->patient->id)
-            ->whereBetween(
-                'measured_at', [$this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE)), $this->file->now],
-            )
-            ->where('measure', '!=', Measure::Symptom->value)->orderByDesc('measured_at')->orderByDesc('id')->limit(self::MOST_MEASUREMENTS)
-            ->get(['measure', 'value', 'measured_at'])->reverse()->groupBy('measure');
+        $since = $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE));
+        $measured = DB::table('measurements')->leftJoin('chosen_symptoms', 'chosen_symptoms.id', '=', 'measurements.chosen_symptom_id')
+            ->where('measurements.patient_id', $this->file->patient->id)->whereBetween('measured_at', [$since, $this->file->now])
+            ->orderByDesc('measured_at')->orderByDesc('measurements.id')->limit(self::MOST_MEASUREMENTS)
+            ->get(['measure', 'value', 'measured_at', 'name'])->reverse()
+            ->groupBy(fn (stdClass $row) => $row->name === null ? (string) $row->measure : "symptom {$row->name}");
+        $goal = Goal::read($this->programme->latestVersion()->goal ?? [])[0];
+        $atGoal = $goal === null ? null : GoalMeasure::of($goal);
+        // What the programme is for stands first, symptoms last.
+        $measured = $measured->sortBy(fn (Collection $values, string $of) => match (true) {
+            $of === $atGoal?->value => 0,
+            default => $values->first()?->name === null ? 1 : 2,
+        });
 
-        return array_values($measured->map(fn (Collection $values, string $measure) => [
-            'name' => Measure::from($measure)->label(), 'unit' => Measure::from($measure)->unit(),
-            'points' => $this->onAxis(
-                array_values(
-                    $values->map(fn (stdClass $row) => ['day' => $this->dayOf($row->measured_at), 'value' => (float) $row->value])->all(),
-                ),
-            ),
-        ])->all());
+        return array_values($measured->map(function (Collection $values) use ($goal, $atGoal) {
+            /** @var stdClass $one */
+            $one = $values->first();
+            $measure = Measure::from((string) $one->measure);
+
+            return [
+                'name' => $one->name === null ? $measure->label() : ucfirst((string) $one->name).', rated at a moment',
+                'unit' => $measure->unit(),
+                'goal' => $goal !== null && $measure === $atGoal ? GoalMeasure::target($goal) : null,
+                'points' => $this->onAxis(array_values($values->map(
+                    fn (stdClass $row) => ['day' => $this->dayOf((string) $row->measured_at), 'value' => (float) $row->value],
+                )->all())),
+            ];
+        })->all());
     }
 
     /** @param  string  $at  an instant as it is stored */

@@ -13,6 +13,7 @@ use App\Models\ProgrammeVersion;
 use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Programme\Goal;
+use IvoryPace\Progress\GoalMeasure;
 
 /** An issued version, to be read. */
 final class VersionSheet
@@ -30,7 +31,7 @@ final class VersionSheet
             'rated_symptom' => $version->rated_symptom,
             'reason' => $version->reason,
             'school' => $version->school->label(),
-            'goal' => $version->goal === null ? null : [...$version->goal, 'summary' => Goal::read($version->goal)[0]?->summary()],
+            'goal' => $version->goal === null ? null : [...$version->goal, 'summary' => self::goal($version->goal)],
             'patient_note' => $version->patient_note,
             'items' => $version->items->map(self::item(...)),
             'finding_reasons' => $version->findingReasons->map(fn (FindingReason $reason) => [
@@ -39,6 +40,14 @@ final class VersionSheet
                 'on' => $reason->given_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
             ]),
         ];
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private static function goal(array $given): ?string
+    {
+        $goal = Goal::read($given)[0];
+
+        return $goal === null ? null : GoalMeasure::inWords($goal);
     }
 
     /** @return array<string, mixed> */
@@ -63,9 +72,7 @@ final class VersionSheet
             'route_in' => $prescription->routeIn->label(),
             'route_out' => $prescription->routeOut->label(),
             'effort' => $prescription->effort->label(),
-            'as_needed' => $item->asNeeded === null
-                ? null
-                : "when {$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} × a day",
+            'as_needed' => $item->asNeeded?->summary(),
             'why' => $item->why,
             'short' => $item->shortVersion()?->summary()
                 ?? ($item->shortTimeline() === null ? null : count($item->shortSteps()).' steps'),

@@ -21,6 +21,7 @@ final class MeasureDesk
         return [
             'measures' => MeasureSheet::of($patient),
             'questionnaires' => AskedForms::questionnaires($patient),
+            'symptoms_asked' => AskedForms::symptomsAsked($patient),
             'own_low_saturation' => $patient->own_low_saturation,
             'low_saturation' => (EarlyWarning::range(Measure::Saturation)[0] ?? 0) - 1,
             'exercises' => ScreeningForm::exercises($patient),

@@ -9,12 +9,16 @@ use App\Facts\EvidenceOf;
 use App\Facts\OnFile;
 use App\Facts\PracticeOnFile;
 use App\Facts\Safeguards;
+use App\Facts\SelfAnswers;
 use App\Models\AskedForm;
 use App\Models\CareSession;
 use App\Models\NewFinding;
 use App\Models\Patient;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
 use App\Models\SessionNote;
 use Carbon\CarbonImmutable;
+use DateTimeImmutable;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Health\RedFlag;
 use IvoryPace\Session\Brief;
@@ -31,6 +35,7 @@ final class BriefOf
         $since = $last !== null ? $patient->dayOf($last->begun_at) : $programme?->history()->firstDay();
         $practices = collect($evidence !== null && $since !== null ? $evidence->practicesFrom($since) : []);
         $latest = $programme?->latestVersion();
+        $from = $since === null ? null : $patient->clock()->startsAt($since);
 
         return Brief::of(new BriefFacts(
             daysSinceLast: $last === null ? null : (int) $last->begun_at->diffInDays($now),
@@ -52,7 +57,26 @@ final class BriefOf
                 ->whereNull('settled_at')->exists(),
             reviewOverdue: $latest === null ? null : PatientDay::of($latest->review_on->format('Y-m-d'))->daysUntil($patient->dayOf($now)),
             slight: $practices->where('slight', true)->count(),
+            selfChecks: $programme === null || $from === null ? [] : array_map(fn (SelfAnswers $of) => [
+                'exercise' => $of->exercise, 'asked' => $of->check->label(), 'answers' => SelfAnswers::inWords($of->answers),
+                'times' => count($of->answers),
+            ], SelfAnswers::since($programme, $from, $now)),
+            habits: $latest === null || $from === null ? [] : self::habits($patient, $latest, $from),
         ));
+    }
+
+    /** @return list<array{habit: string, ticks: int, agreed: int}> */
+    private static function habits(Patient $patient, ProgrammeVersion $version, DateTimeImmutable $from): array
+    {
+        $habits = $version->items->filter(fn (ProgrammeItem $row) => $row->item()->isTicked());
+        $ticks = $habits->isEmpty() ? collect() : $patient->ticks()->where('ticked_at', '>=', $from)
+            ->whereIn('lineage', $habits->pluck('lineage'))->groupBy('lineage')->selectRaw('lineage, count(*) as times')
+            ->pluck('times', 'lineage');
+
+        return array_values($habits->map(fn (ProgrammeItem $row) => [
+            'habit' => $row->item()->name(), 'ticks' => (int) ($ticks[$row->lineage] ?? 0),
+            'agreed' => (int) $row->item()->asNeeded?->dailyMost,
+        ])->all());
     }
 
     public static function before(Patient $patient, CareSession $session): ?CareSession

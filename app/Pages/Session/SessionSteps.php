@@ -21,8 +21,12 @@ use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Exercise\Told\RightWords;
+use IvoryPace\Programme\Goal;
 use IvoryPace\Programme\Item;
+use IvoryPace\Progress\GoalMeasure;
 use IvoryPace\Progress\Proposal\Decision;
+use IvoryPace\Progress\Proposal\RoutineStepped;
+use IvoryPace\Progress\Proposal\StepTaken;
 use IvoryPace\Session\Step;
 
 /** What each step of a session shows. */
@@ -63,8 +67,16 @@ final class SessionSteps
                 'on' => $last->begun_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
                 'note' => BriefOf::lastNote($last)?->text,
             ],
-            'goal' => $patient->activeProgramme?->latestVersion()?->goal,
+            'goal' => self::goal($patient),
         ];
+    }
+
+    /** @return array{words: string, summary: string}|null */
+    private static function goal(Patient $patient): ?array
+    {
+        $goal = Goal::read($patient->activeProgramme?->latestVersion()->goal ?? [])[0];
+
+        return $goal === null ? null : ['words' => $goal->words, 'summary' => GoalMeasure::inWords($goal)];
     }
 
     /** @return array<string, mixed> */
@@ -171,7 +183,9 @@ final class SessionSteps
     /** What the ladder would ask next; null at its top, and where it would lead too far. */
     private static function nextRung(Item $item, Reach $reach): ?string
     {
-        return $item->ladder($reach)?->nextWithin($reach)?->change();
+        return $item->routine === null
+            ? StepTaken::nextRung($item, $reach)?->change()
+            : RoutineStepped::up($item, $reach)?->change();
     }
 
     /** @return array<string, mixed> */

@@ -10,6 +10,9 @@ use IvoryPace\Numbers;
 /** A tape at the lower ribs, at the end of an exhale and of an inhale: the best of up to three. Common practice. */
 final readonly class RibExpansion
 {
+    /** Where the tape lies; the lower ribs where nothing is said. Common practice. */
+    public const LEVELS = ['lower ribs', 'breastbone', 'armpits'];
+
     private const LEAST_CM = 30;
 
     private const MOST_CM = 200;

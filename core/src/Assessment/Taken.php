@@ -115,9 +115,17 @@ final readonly class Taken
             array_values(array_filter($fields->list('pairs'), fn (mixed $pair) => is_array($pair) && self::filled($pair) !== [])),
         );
 
+        $level = $fields->text('level') === '' ? RibExpansion::LEVELS[0] : $fields->text('level');
+        if (! in_array($level, RibExpansion::LEVELS, true)) {
+            throw InvalidValue::because('Say where the tape lies: '.implode(', ', RibExpansion::LEVELS).'.');
+        }
+
         return new self(
             $measure->check($ribs->best),
-            ['pairs' => $ribs->pairs, 'spread' => $ribs->spread, 'words' => 'spread '.Numbers::print($ribs->spread, 1).' cm'],
+            [
+                'pairs' => $ribs->pairs, 'spread' => $ribs->spread, 'level' => $level,
+                'words' => "at the $level, spread ".Numbers::print($ribs->spread, 1).' cm',
+            ],
             'tape, best of '.count($ribs->pairs),
         );
     }

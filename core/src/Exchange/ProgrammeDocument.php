@@ -134,8 +134,9 @@ final readonly class ProgrammeDocument
         return [
             'kind', 'routine_name', 'steps', 'technique', 'ratio', 'count_length', 'breaths', 'minutes', 'parameters', 'position', 'props',
             'route_in', 'route_out', 'effort', 'gaze', 'hands', 'own_prop', 'start', 'ending', 'bells_first', 'bells_last', 'counting',
-            'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right',
-            'short', 'ladder', 'why', 'checks', 'as_needed', 'use_when', 'daily_most', 'times_a_day', 'anchors',
+            'cue_word', 'fade', 'fastest', 'slowest', 'own_name', 'own_right', 'own_in',
+            'own_out',
+            'short', 'ladder', 'why', 'checks', 'as_needed', 'use_when', 'daily_most', 'way', 'times_a_day', 'anchors',
         ];
     }
 

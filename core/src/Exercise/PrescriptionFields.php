@@ -35,6 +35,8 @@ final class PrescriptionFields
             ...self::guidance($prescription->guidance),
             'own_name' => $prescription->own?->name,
             'own_right' => $prescription->own?->right,
+            'own_in' => $prescription->own?->in,
+            'own_out' => $prescription->own?->out,
         ];
     }
 

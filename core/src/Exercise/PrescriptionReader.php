@@ -22,7 +22,7 @@ use IvoryPace\Numbers;
  *
  * Fields: technique, ratio, count_length (s), breaths, minutes, parameters, position, props, route_in, route_out,
  * effort, gaze, hands, own_prop, start, ending (none: as fits the time of day), bells_first, bells_last, counting (by
- * phase), cue_word, fade, fastest, slowest, own_name, own_right. Missing ones take the
+ * phase), cue_word, fade, fastest, slowest, own_name, own_right, own_in, own_out (what is said to a breath). Missing ones take the
  * defaults of the technique in the school. Counts by phase may stand in place of a ratio.
  */
 final class PrescriptionReader
@@ -121,6 +121,8 @@ final class PrescriptionReader
             'parameters' => array_map(fn (Parameter $parameter) => $parameter->default, $technique->parameters),
             'own_name' => $technique->isOwn ? 'Counted breath' : null,
             'own_right' => null,
+            'own_in' => null,
+            'own_out' => null,
             ...$school->defaults($technique),
         ];
     }
@@ -170,7 +172,9 @@ final class PrescriptionReader
         $gaze = $position !== null && $gaze?->suits($position) === false ? Gaze::Choice : $gaze;
         $guidance = $this->guidance();
         $right = $fields->attempt('own_right', fn () => $fields->shortText('own_right', Own::MAX_RIGHT, 'What right looks like'));
-        $own = $fields->attempt('own_name', fn () => $this->own($right ?? ''));
+        $in = $fields->attempt('own_in', fn () => $fields->shortText('own_in', Own::MAX_CUE, 'What is said to the breath in'));
+        $out = $fields->attempt('own_out', fn () => $fields->shortText('own_out', Own::MAX_CUE, 'What is said to the breath out'));
+        $own = $fields->attempt('own_name', fn () => $this->own((string) $right, (string) $in, (string) $out));
         if ($pattern !== null && ($parameters['open'] ?? 0.0) === 2.0 && ! $pattern->rest->isZero()) {
             $fields->add(['ratio' => Prescription::NO_REST_AFTER_OPEN]);
         }
@@ -219,7 +223,7 @@ final class PrescriptionReader
             ? null : new Guidance($counting, $fields->isTrue('cue_word'), $fade, $tempo);
     }
 
-    private function own(string $right): ?Own
+    private function own(string $right, string $in, string $out): ?Own
     {
         $name = $this->fields->shortText('own_name', Own::MAX_NAME, 'The name');
         if (! $this->technique->isOwn) {
@@ -229,7 +233,7 @@ final class PrescriptionReader
             throw InvalidValue::because('A counted breath of your own needs a name.');
         }
 
-        return new Own($name, $right);
+        return new Own($name, $right, $in, $out);
     }
 
     /** @return array<string, float> by name */

@@ -73,9 +73,7 @@ final class Changes
             ItemPart::Why->value => $item->why,
             'asked afterwards' => implode(', ', array_map(fn (SelfCheck $check) => $check->label(), $item->checks)),
             ItemPart::PracticesADay->value => $item->plan === null ? 'as needed' : (string) count($item->plan->slots),
-            ItemPart::When->value => $item->asNeeded === null
-                ? self::anchors($item->plan)
-                : "{$item->asNeeded->useWhen}, at most {$item->asNeeded->dailyMost} a day",
+            ItemPart::When->value => $item->asNeeded?->summary() ?? self::anchors($item->plan),
         ];
     }
 

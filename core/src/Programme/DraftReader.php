@@ -13,6 +13,9 @@ use IvoryPace\Exercise\Routine\RoutineFields;
 use IvoryPace\Exercise\School;
 use IvoryPace\Exercise\Technique;
 use IvoryPace\Fields;
+use IvoryPace\InvalidValue;
+use IvoryPace\Programme\Need\AsNeeded;
+use IvoryPace\Programme\Need\Way;
 
 /**
  * Reads what a prescriber typed for one item of a programme, field by field, and says beside each field what is wrong.
@@ -20,7 +23,7 @@ use IvoryPace\Fields;
  * Fields of an exercise: those of {@see PrescriptionReader}, ladder (list of set and days; null for the generated one),
  * short (fields over the prescribed ones). Of a routine: kind "routine", routine_name, steps. Of both: school, why, checks (what is
  * asked afterwards),
- * as_needed, use_when, daily_most, times_a_day, anchors (list of anchor, from, to, days). Missing fields take defaults.
+ * as_needed, use_when, daily_most, way, times_a_day, anchors (list of anchor, from, to, days). Missing fields take defaults.
  */
 final class DraftReader
 {
@@ -50,7 +53,8 @@ final class DraftReader
         $plan = null;
         if ($fields->isTrue('as_needed')) {
             $most = $fields->attempt('daily_most', fn () => $fields->whole('daily_most', 1, AsNeeded::MAX_A_DAY, 'practices a day'));
-            $asNeeded = $fields->attempt('use_when', fn () => new AsNeeded($fields->text('use_when'), $most ?? 1));
+            $way = $fields->attempt('way', fn () => self::way($fields, $routine === null ? $prescription : null)) ?? Way::Led;
+            $asNeeded = $fields->attempt('use_when', fn () => new AsNeeded($fields->text('use_when'), $most ?? 1, $way));
         } else {
             $times = $fields->attempt('times_a_day', fn () => $fields->whole('times_a_day', 1, WeekPlan::MAX_A_DAY, 'practices a day'));
             $usual = match (true) {
@@ -116,6 +120,14 @@ final class DraftReader
         return $given;
     }
 
+    /** @throws InvalidValue where it is done in no such way */
+    private static function way(Fields $fields, ?Prescription $prescription): Way
+    {
+        $way = $fields->choice(Way::class, 'way');
+
+        return $way->suits($prescription) ? $way : throw InvalidValue::because($way->refusal());
+    }
+
     /** @return list<SelfCheck> those that are asked for and can be answered here */
     private static function checks(Fields $fields, Prescription $prescription): array
     {
@@ -166,6 +178,7 @@ final class DraftReader
             'as_needed' => $isRecovery,
             'use_when' => $isRecovery ? 'breath is short' : null,
             'daily_most' => $technique->timesADay ?? 3,
+            'way' => Way::Led->value,
             'times_a_day' => $technique->timesADay ?? 1,
             'anchors' => [],
             'why' => null,

@@ -56,13 +56,18 @@ final readonly class Goal
             if ($rating === null) {
                 continue;
             }
-            if ($this->atMost ? $rating > $this->target : $rating < $this->target) {
+            if (! $this->isReachedBy($rating)) {
                 break;
             }
             $days++;
         }
 
         return $days;
+    }
+
+    public function isReachedBy(float $value): bool
+    {
+        return $this->atMost ? $value <= $this->target : $value >= $this->target;
     }
 
     /** @return array{words: string, measure: string, target: float, direction: string} */

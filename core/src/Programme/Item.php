@@ -16,6 +16,8 @@ use IvoryPace\Exercise\Routine\Routine;
 use IvoryPace\Exercise\Routine\RoutineStep;
 use IvoryPace\Exercise\School;
 use IvoryPace\InvalidValue;
+use IvoryPace\Programme\Need\AsNeeded;
+use IvoryPace\Programme\Need\Way;
 
 /**
  * An exercise or a routine in a programme. The lineage stays the same while it changes from version to version.
@@ -52,6 +54,9 @@ final readonly class Item
     ) {
         if (($plan === null) === ($asNeeded === null)) {
             throw InvalidValue::because('An exercise is either planned or used as needed.');
+        }
+        if ($asNeeded !== null && ! $asNeeded->way->suits($routine === null ? $prescription : null)) {
+            throw InvalidValue::because($asNeeded->way->refusal());
         }
     }
 
@@ -155,6 +160,18 @@ final readonly class Item
         return $this->routine?->exercises() ?? [$this->prescription];
     }
 
+    /** Ended by the patient, when it has helped. */
+    public function isOpen(): bool
+    {
+        return $this->asNeeded?->way === Way::Open;
+    }
+
+    /** A habit that is ticked, without being led. */
+    public function isTicked(): bool
+    {
+        return $this->asNeeded?->way === Way::Ticked;
+    }
+
     public function isRecovery(): bool
     {
         return $this->routine === null && $this->prescription->technique->isRecovery;
@@ -230,6 +247,15 @@ final readonly class Item
     public function ofStep(Prescription $prescription, bool $goesOn): self
     {
         return new self($this->lineage, $prescription, $this->plan, $this->asNeeded, $this->school, goesOn: $goesOn);
+    }
+
+    /** The same with other steps; everything around it stays. */
+    public function asRoutine(Routine $routine): self
+    {
+        return new self(
+            $this->lineage, $routine->exercises()[0], $this->plan, $this->asNeeded, $this->school, $routine, $this->why, $this->short,
+            checks: $this->checks,
+        );
     }
 
     /** @return non-empty-array<int, float> minutes of practice by ISO weekday, without lead-in and return; none as needed */

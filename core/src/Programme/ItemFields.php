@@ -25,6 +25,7 @@ final class ItemFields
             'as_needed' => $item->asNeeded !== null,
             'use_when' => $item->asNeeded?->useWhen,
             'daily_most' => $item->asNeeded?->dailyMost,
+            'way' => $item->asNeeded?->way->value,
             'times_a_day' => $item->plan === null ? null : count($item->plan->slots),
             'anchors' => $item->plan === null ? [] : PlanFields::write($item->plan),
         ];

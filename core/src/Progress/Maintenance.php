@@ -27,7 +27,7 @@ final class Maintenance
     {
         return new Item(
             $item->lineage, $item->prescription, $item->plan === null ? null : new WeekPlan([self::slot($item->plan, $kept)]),
-            $item->asNeeded, $item->school, $item->routine, $item->why, $item->short,
+            $item->asNeeded, $item->school, $item->routine, $item->why, $item->short, checks: $item->checks,
         );
     }
 

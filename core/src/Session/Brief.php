@@ -89,6 +89,18 @@ final readonly class Brief
                 'course',
             );
         }
+        foreach ($facts->selfChecks as $check) {
+            $lines[] = self::line(
+                $check['times'] === 1 ? '1 answer' : "{$check['times']} answers",
+                "of the patient, {$check['asked']}, {$check['exercise']}: {$check['answers']}.", 'course',
+            );
+        }
+        foreach ($facts->habits as $habit) {
+            $lines[] = self::line(
+                $habit['ticks'] === 1 ? '1 tick' : "{$habit['ticks']} ticks",
+                "of {$habit['habit']}; {$habit['agreed']} a day were agreed.", 'course',
+            );
+        }
         if ($facts->remarks !== []) {
             $lines[] = self::line(self::many($facts->remarks, 'remark'), 'of the patient; the latest: “'.$facts->remarks[0].'”', 'course');
         }

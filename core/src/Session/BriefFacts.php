@@ -23,6 +23,9 @@ final readonly class BriefFacts
      * @param  int|null  $screeningDays  whole days since the latest screening; null when there is none
      * @param  bool  $screeningWaits  the patient has sent answers that nobody has confirmed
      * @param  int|null  $reviewOverdue  days since the review was due; null or below 1 when it is not
+     * @param  list<array{exercise: string, asked: string, answers: string, times: int}>  $selfChecks  what the patient answered after
+     *     practices
+     * @param  list<array{habit: string, ticks: int, agreed: int}>  $habits  ticks, and how many a day were agreed
      * @param  int  $slight  practices with a slight and passing symptom
      */
     public function __construct(
@@ -40,6 +43,8 @@ final readonly class BriefFacts
         public bool $screeningWaits = false,
         public ?int $reviewOverdue = null,
         public int $slight = 0,
+        public array $selfChecks = [],
+        public array $habits = [],
     ) {
     }
 }

@@ -5,15 +5,27 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Assessment;
 
 use IvoryPace\Assessment\ComfortCeiling;
+use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Rhythm;
 use IvoryPace\Assessment\RibExpansion;
 use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Assessment\Taken;
+use IvoryPace\Fields;
 use IvoryPace\InvalidValue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class TakingTest extends TestCase
 {
+    public function test_the_tape_lies_at_a_level_that_is_said(): void
+    {
+        $read = fn (array $more): Taken => Taken::read(Measure::RibExpansion, new Fields(['pairs' => [[80, 84.5], [80, 84]], ...$more]));
+        self::assertSame('at the lower ribs, spread 0.5 cm', $read([])->details['words'] ?? null);
+        self::assertSame(['armpits', 'at the armpits, spread 0.5 cm'], [$read(['level' => 'armpits'])->details['level'] ?? null, $read(['level' => 'armpits'])->details['words'] ?? null]);
+        $this->expectExceptionMessage('Say where the tape lies: lower ribs, breastbone, armpits.');
+        $read(['level' => 'knee']);
+    }
+
     public function test_the_ribs_best_of_three(): void
     {
         $ribs = RibExpansion::of([[80, 84.5], ['81', '84'], [80, 85]]);

@@ -32,6 +32,23 @@ final class BriefTest extends TestCase
         self::assertSame('practice since then.', (new Evidence([new RatedPractice(6, 4, 2, 'yes')], 8, 1))->linesWithoutStops('since then')[1]['text']);
     }
 
+    public function test_what_patients_say_of_themselves_and_tick_is_in_the_brief(): void
+    {
+        $brief = Brief::of(new BriefFacts(
+            daysSinceLast: 7, screeningDays: 2,
+            selfChecks: [
+                ['exercise' => 'Even counted breathing', 'asked' => 'which hand moved first', 'answers' => 'belly 8, chest 4', 'times' => 12],
+                ['exercise' => 'Humming', 'asked' => 'what moved', 'answers' => 'ribs 1', 'times' => 1],
+            ],
+            habits: [['habit' => 'Noticing the breath', 'ticks' => 34, 'agreed' => 8], ['habit' => 'Humming', 'ticks' => 1, 'agreed' => 1]],
+        ));
+        self::assertSame([
+            '12 answers of the patient, which hand moved first, Even counted breathing: belly 8, chest 4.',
+            '1 answer of the patient, what moved, Humming: ribs 1.',
+            '34 ticks of Noticing the breath; 8 a day were agreed.', '1 tick of Humming; 1 a day were agreed.',
+        ], array_map(fn (array $line) => "{$line['number']} {$line['text']}", $brief->lines));
+    }
+
     public function test_nothing_said_claims_nothing(): void
     {
         $evidence = new Evidence([], 0, 0);

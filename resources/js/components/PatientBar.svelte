@@ -24,7 +24,7 @@
     <h1 class="text-[1.45rem]">{patient.name}</h1>
     <span class="text-muted">{patient.age}{note ? ` · ${note}` : ''}</span>
     {#each patient.flags as flag (flag)}<span class="chip">{flag}</span>{/each}
-    <nav aria-label="About {patient.name}" class="ml-auto flex gap-5 print:hidden">
+    <nav aria-label="About {patient.name}" class="ml-auto flex flex-wrap gap-x-5 print:hidden">
         {#each rooms as [key, name, path] (key)}
             <Link
                 href="/patients/{patient.id}{path}"

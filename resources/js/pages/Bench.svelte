@@ -32,7 +32,7 @@
         reasons: Reasons;
     }
 
-    let { patient, choices, version, draft, answer, measured, session }: BenchProps = $props();
+    let { patient, choices, version, draft, answer, measured, goals, session }: BenchProps = $props();
 
     const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
     let rest = $state<Rest>(
@@ -241,8 +241,8 @@
                     preview = null;
                 }}
             />{/if}
-        <div class="grid grid-cols-[10.5rem_1fr_19rem] border-b border-ink">
-            <div class="border-r border-rule py-2 pr-2.5">
+        <div class="grid border-b border-ink md:grid-cols-[10.5rem_1fr] min-[70rem]:grid-cols-[10.5rem_1fr_19rem]">
+            <div class="border-rule py-2 md:border-r md:pr-2.5">
                 <ItemList
                     {bench}
                     {choices}
@@ -251,7 +251,7 @@
                     }}
                 />
             </div>
-            <div class="min-w-0 px-5 py-2">
+            <div class="min-w-0 py-2 md:px-5">
                 {#if picking !== ''}
                     <Picker
                         title={picking === 'add'
@@ -310,6 +310,7 @@
                     {choices}
                     {technique}
                     {measured}
+                    {goals}
                     {inForce}
                     {errors}
                     bind:panel
@@ -318,9 +319,11 @@
                     isPlaying={playing !== null}
                     onplay={play}
                 />
-                {#if !bench.fields.as_needed}<div class="mt-1"><Anchors {bench} {choices} /></div>{/if}
+                {#if !bench.fields.as_needed}<div class="relative mt-1 overflow-x-auto">
+                        <Anchors {bench} {choices} />
+                    </div>{/if}
             </div>
-            <aside class="border-l border-rule py-3 pl-4" aria-label="Findings, and what the patient reads">
+            <aside class="beside py-3" aria-label="Findings, and what the patient reads">
                 {#if bench.state === 'unreachable'}<p role="alert" class="mb-3 font-semibold text-clay">
                         {bench.trouble}
                         <button type="button" class="linklike" onclick={() => bench.changed()}>Try again</button>
@@ -354,3 +357,23 @@
         </div>
     </form>
 </Room>
+
+<style>
+    /* What the rules say and what the patient reads goes below where there is no room beside it. */
+    .beside {
+        border-top: 1px solid var(--color-rule);
+    }
+    @media (min-width: 48rem) {
+        .beside {
+            grid-column: span 2;
+        }
+    }
+    @media (min-width: 70rem) {
+        .beside {
+            grid-column: auto;
+            border-top: 0;
+            border-left: 1px solid var(--color-rule);
+            padding-left: 1rem;
+        }
+    }
+</style>

@@ -9,7 +9,7 @@
     import { clock, plural } from '../shared/format';
     import type { ExercisesProps } from '../types/exercises';
 
-    let { list, chosen, patient, patients, routines, purposes, positions, routes }: ExercisesProps = $props();
+    let { list, chosen, patient, patients, routines, purposes, positions, own }: ExercisesProps = $props();
 
     let filter = $state<Filter>({ ...EVERYTHING });
     let editing = $state<'' | 'new' | 'change'>('');
@@ -161,8 +161,7 @@
                 <OwnForm
                     id={editing === 'change' ? chosen.key : ''}
                     fields={editing === 'change' ? chosen.fields : {}}
-                    {positions}
-                    {routes}
+                    choices={own}
                     onkept={goTo}
                     ongone={() => {
                         editing = '';

@@ -1,5 +1,6 @@
 <script lang="ts">
     import Numbers from '../components/bench/Numbers.svelte';
+    import SheetLinks from '../components/SheetLinks.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
@@ -28,12 +29,7 @@
     {#if version.reason}<p class="mt-1">Why it changed: {version.reason}</p>{/if}
     {#if version.patient_note}<p class="mt-1 whitespace-pre-line">For the patient: {version.patient_note}</p>{/if}
     <p class="mt-2 flex gap-5">
-        <a
-            class="linklike"
-            href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}"
-            target="_blank"
-            rel="noopener">Patient sheet (PDF)</a
-        >
+        <span><SheetLinks href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}" /></span>
         <a
             class="linklike"
             href="/patients/{patient.id}/versions/{version.number}/programme.json{version.query}"

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
+    import { rateOf } from '../player/taps';
     import * as outbox from './keeping/outbox';
     import { t, tn } from './words';
 
@@ -21,13 +22,7 @@
         main?.focus();
     });
 
-    const rate = $derived.by(() => {
-        const first = taps[0];
-        const last = taps[taps.length - 1];
-        return first === undefined || last === undefined || last === first
-            ? 0
-            : (60_000 * (taps.length - 1)) / (last - first);
-    });
+    const rate = $derived(rateOf(taps) ?? 0);
 
     function begin(): void {
         taps = [];

@@ -15,7 +15,7 @@
     let { items, here, rules, from, emergency, onbegin }: Props = $props();
 </script>
 
-{#each items as item (item.lineage)}
+{#each items.filter((each) => each.as_needed?.way !== 'ticked') as item (item.lineage)}
     {@const used = usedToday(item, here.practices, Date.parse(from))}
     {@const most = item.as_needed?.most ?? 1}
     {@const paused = whyPaused(item, here, rules) !== null}

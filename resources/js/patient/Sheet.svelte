@@ -4,7 +4,9 @@
     import { showPage } from './keeping/kept';
     import Told from './Told.svelte';
     import { t, tn } from './words';
-    import type { SheetData } from './types';
+    import type { Paper, SheetData } from './types';
+
+    const PAPERS: readonly Paper[] = ['a4', 'large', 'fold'];
 
     let { isOffline }: { isOffline: boolean } = $props();
 
@@ -23,11 +25,11 @@
         trouble = has || sheet !== undefined ? '' : t('patient.trouble.network');
     }
 
-    async function save(): Promise<void> {
+    async function save(paper: Paper): Promise<void> {
         trouble = '';
         try {
             const link = document.createElement('a');
-            link.href = URL.createObjectURL(await api.sheetPdf());
+            link.href = URL.createObjectURL(await api.sheetPdf(paper));
             link.download = `sheet-${sheet?.number ?? ''}.pdf`;
             link.click();
             setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
@@ -45,9 +47,11 @@
             {t('patient.sheet.version', { number: sheet.number, from: sheet.from, review: sheet.review })}
         </p>
         {#if sheet.goal}<p>{t('patient.sheet.goal', { goal: sheet.goal })}</p>{/if}
+        {#if sheet.note}<p class="note">{sheet.note}</p>{/if}
         {#if sheet.needs.length > 0}<p>{t('patient.sheet.needs', { things: sheet.needs.join(', ') })}</p>{/if}
         {#each sheet.items as item, index (index)}
             <section class="card quiet">
+                {#if item.needed}<p class="small muted">{t('patient.sheet.when-needed')}</p>{/if}
                 <div class="row">
                     <h2>{item.name}</h2>
                     <span class="muted"
@@ -65,8 +69,14 @@
             </section>
         {/each}
         {#each sheet.cautions as caution (caution)}<p class="small">{caution}</p>{/each}
-        <button type="button" class="button second" disabled={isOffline} onclick={save}>{t('patient.sheet.pdf')}</button
-        >
+        <div class="papers">
+            {#each PAPERS as paper (paper)}<button
+                    type="button"
+                    class="button second"
+                    disabled={isOffline}
+                    onclick={() => save(paper)}>{t(`patient.sheet.pdf.${paper}`)}</button
+                >{/each}
+        </div>
         {#if isOffline}<p class="small muted">{t('patient.sheet.pdf-offline')}</p>{/if}
     {:else if !trouble}<p class="muted" role="status">{t('patient.trouble.loading')}</p>{/if}
     {#if trouble}<p class="error" role="alert">{trouble}</p>
@@ -76,6 +86,13 @@
 </main>
 
 <style>
+    .note {
+        white-space: pre-line;
+    }
+    .papers {
+        display: grid;
+        gap: 0.5rem;
+    }
     h1:focus {
         outline: none;
     }

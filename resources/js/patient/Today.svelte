@@ -3,6 +3,7 @@
     import Ridge from '../shared/Ridge.svelte';
     import Tally from '../shared/Tally.svelte';
     import { nextSlot, saidHere, whyPaused, withWaiting } from './keeping/day';
+    import Habit from './Habit.svelte';
     import HelpCard from './HelpCard.svelte';
     import Needed from './Needed.svelte';
     import NotToday from './NotToday.svelte';
@@ -229,6 +230,15 @@
             emergency={today.emergency}
             onbegin={(each) => onbegin(each, null)}
         />{/if}
+    {#if isRunning && today.day.version_id !== null}
+        {#each needed.filter((each) => each.as_needed?.way === 'ticked') as habit (habit.lineage)}<Habit
+                item={habit}
+                {here}
+                rules={today.rules}
+                version={today.day.version_id}
+                from={today.day.from}
+            />{/each}
+    {/if}
     {#if today.recovery && !hasRecovery && onrecover}<RecoveryCard onbegin={onrecover} />{/if}
     {#if isRunning && !next && paused.length === 0}
         {#each planned as each (each.lineage)}

@@ -30,8 +30,10 @@
             open_ms: null,
             steps_done: null,
             self_checks: null,
+            pace_taps: null,
             tempo: null,
             enough_step: null,
+            enough: false,
         });
     }
 </script>

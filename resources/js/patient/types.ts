@@ -79,7 +79,7 @@ export interface TodayItem extends Playable {
     /** Over how many breaths it may ease from the patient's own pace; null when it cannot. */
     joining: { over: number; slowest: number; least: number } | null;
     why: string;
-    as_needed: { use_when: string; most: number; done: number } | null;
+    as_needed: { use_when: string; most: number; way: Way; room: number; done: number } | null;
     short: Playable | null;
 }
 
@@ -183,6 +183,12 @@ export interface ProgressData {
     next: string | null;
 }
 
+/** How something that has no fixed times is done: from beginning to end, as long as it helps, ticked. */
+export type Way = 'led' | 'open' | 'ticked';
+
+/** How the sheet is printed. */
+export type Paper = 'a4' | 'large' | 'fold';
+
 export interface SheetData {
     clinic: string;
     number: number;
@@ -194,6 +200,7 @@ export interface SheetData {
     cautions: string[];
     items: {
         name: string;
+        needed: boolean;
         ridge: string;
         minutes: string;
         about: boolean;
@@ -216,6 +223,14 @@ export interface OutboxResult {
     message?: string;
 }
 
+/** A habit that was looked after, as it is sent. */
+export interface Tick {
+    uuid: string;
+    version_id: number;
+    lineage: string;
+    ticked_at: string;
+}
+
 /** One practice as it is sent. */
 export interface PracticeLog {
     uuid: string;
@@ -235,10 +250,14 @@ export interface PracticeLog {
     /** Lengths of open cues, as they were ended. */
     open_ms: number[] | null;
     self_checks: Record<string, string> | null;
+    /** Taps of the breath, in ms from the first one, before and after. */
+    pace_taps: { before: number[] | null; after: number[] | null } | null;
     /** How far each step of a routine got. */
     steps_done: { step: number; breaths: number; seconds: number }[] | null;
     /** The step in which the patient said that it is enough. */
     enough_step: number | null;
+    /** What goes on as long as it helps was ended by the patient. */
+    enough: boolean;
     /** Lengths over the prescribed ones at the end; null when the pace was not changed. */
     tempo: number | null;
     before: number | null;

@@ -18,6 +18,9 @@ const SHORT: CueKind[] = [
 ];
 const SHORT_ENOUGH = ['cue.soft-pause', 'cue.catch'];
 
+/** A bell before the last one speaks for itself. */
+const ONLY_RINGS = 'cue.bell.ring';
+
 /** Words that belong together, as keys. */
 export type Group = string[];
 
@@ -35,6 +38,7 @@ export function shownOf(cue: Cue): Group[] {
 
 /** What may be said of a cue, the longest first: the first one that fits into the time is taken. */
 export function linesOf(cue: Cue): Group[][] {
+    if (cue.instruction === ONLY_RINGS) return [];
     if (cue.kind === 'number') return [cue.beats.map((beat) => [`number.${beat.number ?? ''}`])];
     const whole = shownOf(cue);
     const last = cue.last ? [['cue.last']] : [];
@@ -52,6 +56,9 @@ export function linesOf(cue: Cue): Group[][] {
     return lines.filter((line) => !seen.has(JSON.stringify(line)) && seen.add(JSON.stringify(line)));
 }
 
+/** A clinic's own words are nobody's translation. */
+const asItIs = (key: string): string | null => (key.startsWith('own:') ? key.slice('own:'.length) : null);
+
 /** "out, pursed lips, letting it sink". */
 export const inWords = (line: Group[], say: (key: string) => string): string =>
-    line.map((group) => group.map(say).join(' ')).join(', ');
+    line.map((group) => group.map((key) => asItIs(key) ?? say(key)).join(' ')).join(', ');

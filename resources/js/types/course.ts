@@ -21,6 +21,8 @@ export interface CourseExercise {
     adherence: AdherenceFigures;
     /** Of one that is used as needed. */
     uses: number | null;
+    /** Of a habit: how often a day it is to be ticked. */
+    agreed: number | null;
 }
 
 /** Earlier: it is from before the axis and stands at its beginning. */
@@ -42,7 +44,7 @@ export interface CourseProgramme {
     diary: { name: string; days: [string, number][] }[];
     goal: { measure: string; target: number; at_most: boolean } | null;
     sessions: { day: string; number: number; id: string; signed: boolean }[];
-    measures: { name: string; unit: string; points: CoursePoint[] }[];
+    measures: { name: string; unit: string; goal: string | null; points: CoursePoint[] }[];
     questionnaires: { name: string; most: number; points: (CoursePoint & { band: string })[] }[];
 }
 

@@ -81,7 +81,14 @@ export interface ExercisesProps {
     routines: RoutineEntry[];
     purposes: Choice[];
     positions: Choice[];
-    routes: Choice[];
+    own: OwnChoices;
+}
+
+/** What a clinic chooses from for a counted breath of its own. */
+export interface OwnChoices {
+    positions: (Choice & { hands: Choice[] })[];
+    routes_in: Choice[];
+    routes_out: Choice[];
 }
 
 /** What the player needs in the room. */

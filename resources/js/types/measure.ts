@@ -43,9 +43,18 @@ export interface QuestionnaireView {
     open: { id: string; answered: number; on: 'device' | 'room' } | null;
 }
 
+export interface SymptomsAsked {
+    id: string;
+    answered: number;
+    on: 'device' | 'room';
+    items: number;
+}
+
 export interface DeskProps {
     measures: MeasureView[];
     questionnaires: QuestionnaireView[];
+    /** The symptoms wait to be rated on the patient's device. */
+    symptoms_asked: SymptomsAsked | null;
     own_low_saturation: number | null;
     /** Saturation that is urgent without a range of the patient's own, % and under. */
     low_saturation: number;

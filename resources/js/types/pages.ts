@@ -47,6 +47,7 @@ export interface DraftFields {
     as_needed: boolean;
     use_when: string | null;
     daily_most: number | string;
+    way: string | null;
     technique: string;
     /** In place of the ratio, while a phase is dragged. */
     counts?: Record<string, number>;
@@ -77,6 +78,8 @@ export interface DraftFields {
     school: string;
     own_name: string | null;
     own_right: string | null;
+    own_in: string | null;
+    own_out: string | null;
     times_a_day: number | string;
     anchors: AnchorFields[];
 }
@@ -144,6 +147,8 @@ export interface ItemAnswer {
     /** The first lines that are heard. */
     heard: string;
     short: { summary: string; seconds: number } | null;
+    /** Of a routine: which of its exercises a step up would change, and how. */
+    grows: string | null;
     ladder: { edited: boolean; rungs: LadderRung[]; caps: string[] } | null;
     findings: Finding[];
 }
@@ -275,6 +280,12 @@ export interface CaseloadLine {
     /** Of the same days. */
     symptom: { name: string; days: (number | null)[] } | null;
     review_on: string | null;
+}
+
+/** What a goal can be measured by. */
+export interface GoalMeasure {
+    name: string;
+    unit: string;
 }
 
 export interface GoalFields {

@@ -11,6 +11,7 @@ import type {
     DraftFields,
     Figures,
     GoalFields,
+    GoalMeasure,
     PatientHead,
     BodyChoices,
     TechniqueChoice,
@@ -47,6 +48,8 @@ export interface AccessProps {
 export interface BenchProps {
     patient: PatientHead;
     choices: BenchChoices;
+    /** What a goal can be measured by. */
+    goals: GoalMeasure[];
     version: { number: number; issued_on: string } | null;
     draft: {
         weeks: number;

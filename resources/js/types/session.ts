@@ -26,7 +26,7 @@ export interface BriefShown {
     lines: (EvidenceLine & { evidence: 'screening' | 'course' | 'measure' })[];
     questions: string[];
     last: { id: string; number: number; on: string; note: string | null } | null;
-    goal: { words: string } | null;
+    goal: { words: string; summary: string } | null;
 }
 
 export interface CatchUpShown {

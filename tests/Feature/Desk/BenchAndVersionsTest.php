@@ -66,7 +66,7 @@ final class BenchAndVersionsTest extends TestCase
         yield 'nested' => [['technique' => ['a' => 'b'], 'ratio' => [[]], 'anchors' => 'x']];
         yield 'deep anchors' => [['technique' => 'extended-exhale', 'anchors' => [['anchor' => ['x']]], 'times_a_day' => 1]];
         yield 'huge' => [['technique' => 'extended-exhale', 'breaths' => 1e300, 'count_length' => 'NaN', 'ratio' => str_repeat('9', 5000)]];
-        yield 'odd bytes' => [['technique' => "\u{0}\u{1F92F}", 'position' => "\u{202E}"]];
+        yield 'odd letters' => [['technique' => "\u{1F92F}", 'position' => "\u{202E}"]];
     }
 
     #[DataProvider('nonsense')]

@@ -85,10 +85,11 @@ final class CaseloadSearchTest extends TestCase
 
     public function test_whatever_stands_in_the_address_is_answered(): void
     {
-        foreach (['page=0', 'page=-1', 'page=x', 'page=99999', 'page[]=1', 'search[]=x', 'search=%FF%FE', 'whose=other', 'reason=none', 'flag[x]=1', 'search='.str_repeat('a', 5000)] as $query) {
+        foreach (['page=0', 'page=-1', 'page=x', 'page=99999', 'page[]=1', 'search[]=x', 'whose=other', 'reason=none', 'flag[x]=1', 'search='.str_repeat('a', 5000)] as $query) {
             $this->get("/?$query")->assertOk();
         }
         self::assertSame('clinic', $this->pageProps('/?whose=other')['filter']['whose']);
+        $this->get('/?search=%FF%FE')->assertStatus(422)->assertSee('Could not be read');
     }
 
     public function test_another_clinic_finds_none_of_them_and_strangers_and_patients_nothing(): void

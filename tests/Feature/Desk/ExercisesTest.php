@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Desk;
 
+use App\Catalogue\VoiceScript;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\Practice;
@@ -119,6 +120,42 @@ final class ExercisesTest extends TestCase
         auth()->forgetGuards();
         $item = $this->fromDevice($credential)->todayOnDevice()['items'][0];
         self::assertSame(['Harbour breath', ['The jaw hangs.']], [$item['name'], collect($item['told'])->firstWhere('part', 'right')['texts'] ?? null]);
+    }
+
+    public function test_an_own_breath_has_hands_routes_and_words_of_its_own_from_the_list_to_the_phone(): void
+    {
+        $this->screen();
+        $this->get('/exercises')->assertInertia(fn (AssertableInertia $page) => $page
+            ->where('own.positions', fn ($positions) => in_array('belly', array_column(collect($positions)->firstWhere('value', 'standing')['hands'], 'value'), true)
+                && ! in_array('belly', array_column(collect($positions)->firstWhere('value', 'hands-and-knees')['hands'] ?? [], 'value'), true)));
+        $fields = [
+            'own_name' => 'Kettle breath', 'ratio' => '3:5', 'position' => 'standing', 'hands' => 'belly', 'route_in' => 'nose',
+            'route_out' => 'pursed-lips', 'own_in' => 'as if smelling bread', 'own_out' => 'lips loose: pfff',
+        ];
+        $this->postJson('/own-exercises', ['fields' => [...$fields, 'own_in' => str_repeat('x', 31)]])->assertJsonValidationErrors('own_in');
+        $key = $this->postJson('/own-exercises', ['fields' => $fields])->assertCreated()->json('key');
+        $this->get("/exercises/$key")->assertInertia(fn (AssertableInertia $page) => $page->where('chosen.fields.own_in', 'as if smelling bread')->where('chosen.fields.hands', 'belly'));
+
+        $defaults = null;
+        $this->get("/patients/{$this->patient->id}/bench")->assertInertia(function (AssertableInertia $page) use (&$defaults) {
+            $defaults = collect($page->toArray()['props']['choices']['techniques'])->firstWhere('name', 'Kettle breath')['defaults'];
+
+            return $page->has('choices');
+        });
+        $this->issue([...array_filter($defaults, fn ($value) => $value !== null), 'breaths' => 3]);
+        [, $credential] = $this->device();
+        auth()->forgetGuards();
+        $item = $this->fromDevice($credential)->todayOnDevice()['items'][0];
+        $cues = collect($item['timeline']['segments'])->flatMap(fn ($segment) => $segment['cues'])->whereIn('kind', ['inhale', 'exhale'])->take(2)->values();
+        self::assertSame(['own:as if smelling bread', 'own:lips loose: pfff'], $cues->pluck('how')->all());
+        $told = implode(' ', array_merge(...array_column($item['told'], 'texts')));
+        foreach (['Stand', 'on your belly', 'Breathe out through pursed lips'] as $words) {
+            self::assertStringContainsString($words, $told);
+        }
+        // Nobody can record what stands in no list.
+        $running = array_merge(...array_values(array_map(fn (array $of) => $of, VoiceScript::running($this->practitioner))));
+        self::assertNotEmpty($running);
+        self::assertSame([], preg_grep('/^own:/', array_map(strval(...), $running)));
     }
 
     public function test_another_breath_of_the_clinic_is_another_exercise(): void

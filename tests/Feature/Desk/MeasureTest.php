@@ -39,6 +39,20 @@ final class MeasureTest extends TestCase
         $this->postJson("/patients/{$this->patient->id}/measure/rate", ['taps' => [1, 2]])->assertJsonValidationErrors('taps');
     }
 
+    public function test_a_tape_elsewhere_does_not_compare_and_one_of_before_lay_round_the_lower_ribs(): void
+    {
+        Measurement::query()->create([
+            'patient_id' => $this->patient->id, 'practitioner_id' => $this->practitioner->id, 'measure' => 'rib-expansion', 'value' => 3,
+            'details' => ['pairs' => [[80, 83]], 'spread' => 0], 'position' => 'seated', 'method' => 'tape, best of 1', 'measured_at' => now()->subMonth(),
+        ]);
+        $comparable = fn (): bool => collect($this->get("/patients/{$this->patient->id}/measure")->viewData('page')['props']['desk']['measures'])->firstWhere('key', 'rib-expansion')['comparable'];
+        $this->keep(['measure' => 'rib-expansion', 'pairs' => [[80, 84]], 'level' => 'lower ribs', 'position' => 'seated'])->assertCreated();
+        self::assertTrue($comparable());
+        $this->keep(['measure' => 'rib-expansion', 'pairs' => [[84, 87]], 'level' => 'armpits', 'position' => 'seated'])->assertCreated();
+        self::assertFalse($comparable());
+        $this->keep(['measure' => 'rib-expansion', 'pairs' => [[84, 87]], 'level' => 'knee', 'position' => 'seated'])->assertJsonValidationErrors('value');
+    }
+
     public function test_the_best_of_three_feeds_the_rules_and_the_fitting(): void
     {
         $this->keep(['measure' => 'exhale', 'tries' => ['6.5', '7.2', '']])->assertCreated();

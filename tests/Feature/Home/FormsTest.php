@@ -6,6 +6,8 @@ namespace Tests\Feature\Home;
 
 use App\Facts\PatientFactsOf;
 use App\Models\AskedForm;
+use App\Models\ChosenSymptom;
+use App\Models\Measurement;
 use App\Models\RaisedRedFlag;
 use App\Models\Screening;
 use Illuminate\Database\QueryException;
@@ -110,6 +112,40 @@ final class FormsTest extends TestCase
         $this->post($this->url('screening'), ['answers' => ['flag.copd' => true] + array_fill_keys(Questions::keys(), false), 'confirms' => $id])->assertSessionHasNoErrors();
         self::assertSame($id, Screening::query()->sole()->asked_form_id);
         $this->get($this->url('screening'))->assertInertia(fn (AssertableInertia $page) => $page->where('from_home', null)->where('history.0.from_patient', true)->where('patient.flags', ['COPD']));
+    }
+
+    public function test_symptoms_are_rated_at_once_on_the_device_and_stand_beside_those_of_the_room(): void
+    {
+        [, $credential] = $this->device();
+        $this->postJson($this->url('forms'), ['form' => 'symptoms', 'on' => 'device'])->assertJsonValidationErrors(['form' => 'There is no symptom to rate yet. Choose one first.']);
+        $tension = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'tension']);
+        $dropped = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'cough', 'dropped_at' => now()]);
+        $worry = ChosenSymptom::query()->create(['patient_id' => $this->patient->id, 'name' => 'worry']);
+        $asked = $this->postJson($this->url('forms'), ['form' => 'symptoms', 'on' => 'device'])->assertCreated();
+        self::assertSame(['answered' => 0, 'on' => 'device', 'items' => 2], array_diff_key($asked->json('symptoms_asked'), ['id' => 0]));
+        $id = $asked->json('form.id');
+
+        auth()->forgetGuards();
+        $this->openScreen($credential);
+        $form = $this->getJson('/api/v1/today')->json('asked.0');
+        self::assertSame([['Tension', 11], ['Worry', 11]], array_map(fn (array $question) => [$question['text'], count($question['options'])], $form['questions']));
+        $this->outbox('form', ['form' => $id, 'answers' => [$tension->id => 11], 'done' => true])->assertRefused('answers');
+        $this->outbox('form', ['form' => $id, 'answers' => [$tension->id => 7], 'done' => true])->assertRefused('answers');
+        $at = now()->subMinutes(3)->startOfSecond();
+        $this->outbox('form', ['form' => $id, 'answers' => [$tension->id => 7, $worry->id => 0, $dropped->id => 9], 'done' => true, 'answered_at' => $at->toIso8601ZuluString('millisecond')])->assertStored();
+        $this->outbox('form', ['form' => $id, 'answers' => [$tension->id => 7, $worry->id => 0], 'done' => true])->assertIs('again');
+
+        self::assertSame([['tension', 7.0, 'rated on the device'], ['worry', 0.0, 'rated on the device']], Measurement::query()->orderBy('id')->with('symptom')->get()->map(fn (Measurement $each) => [$each->symptom?->name, $each->value, $each->method])->all());
+        self::assertTrue(Measurement::query()->firstOrFail()->measured_at->equalTo($at));
+        auth()->forgetGuards();
+        $this->actingAs($this->practitioner, 'practitioner');
+        $desk = $this->get($this->url('measure'))->viewData('page')['props']['desk'];
+        self::assertNull($desk['symptoms_asked']);
+        self::assertSame([7.0, 'rated on the device'], [collect($desk['measures'])->firstWhere('label', 'Tension')['last']['value'], collect($desk['measures'])->firstWhere('label', 'Tension')['last']['method']]);
+        self::assertNotContains('symptoms', array_column($desk['questionnaires'], 'key'));
+        $this->screen();
+        $this->issue();
+        self::assertSame(['Tension, rated at a moment' => 7.0, 'Worry, rated at a moment' => 0.0], collect($this->course()['programme']['measures'])->mapWithKeys(fn (array $measure) => [$measure['name'] => (float) $measure['points'][0]['value']])->all());
     }
 
     public function test_a_form_of_another_patient_is_not_reached(): void

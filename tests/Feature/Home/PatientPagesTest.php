@@ -107,7 +107,7 @@ final class PatientPagesTest extends TestCase
 
         $this->outbox('practice', $this->practiceLog($version, ['anchor' => null, 'breaths_done' => 0, 'recovered_after_s' => 95]))->assertStored();
         $today = $this->todayOnDevice();
-        self::assertSame([['use_when' => 'breath is short', 'most' => 4, 'done' => 1], $version->id], [$today['items'][0]['as_needed'], $today['recovery']['version_id']]);
+        self::assertSame([['use_when' => 'breath is short', 'most' => 4, 'way' => 'led', 'room' => 8, 'done' => 1], $version->id], [$today['items'][0]['as_needed'], $today['recovery']['version_id']]);
         $progress = $this->getJson('/api/v1/progress')->assertOk();
         self::assertSame([['name' => 'exercise.forward-lean.name', 'times' => 1, 'recovered' => [95]]], $progress->json('as_needed'));
         $course = $this->course();

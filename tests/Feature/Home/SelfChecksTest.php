@@ -6,6 +6,7 @@ namespace Tests\Feature\Home;
 
 use App\Models\Practice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Str;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -36,6 +37,35 @@ final class SelfChecksTest extends TestCase
         auth()->forgetGuards();
         $this->actingAs($this->practitioner, 'practitioner');
         self::assertSame([['exercise' => 'Extended exhale', 'asked' => 'which hand moved first', 'first' => 'belly 1', 'lately' => '', 'answers' => 1]], array_map(fn (array $line) => array_replace(array_flip(['exercise', 'asked', 'first', 'lately', 'answers']), $line), $this->course()['self_checks']));
+    }
+
+    public function test_the_pace_is_tapped_before_and_after_and_its_medians_stand_on_the_course(): void
+    {
+        $version = $this->issue(['checks' => ['pace']]);
+        [, $credential] = $this->device();
+        auth()->forgetGuards();
+        $this->fromDevice($credential);
+        self::assertSame([['key' => 'pace', 'question' => 'How fast is your breath?', 'answers' => []]], $this->todayOnDevice()['items'][0]['checks']);
+        $taps = fn (float $rate, int $count = 5): array => array_map(fn (int $n) => (int) round($n * 60_000 / $rate), range(0, $count - 1));
+        $said = [
+            [['before' => $taps(13.5), 'after' => $taps(9)], '13.5/9'], [['before' => $taps(14), 'after' => $taps(10.5)], '14/10.5'],
+            [['before' => $taps(12), 'after' => $taps(8, 7)], '12/8'],
+            [['before' => $taps(13), 'after' => null], null], [['before' => $taps(13, 3), 'after' => $taps(9)], null], [null, null],
+            [['before' => $taps(200), 'after' => $taps(9)], null], [['before' => array_reverse($taps(13)), 'after' => $taps(9)], null],
+        ];
+        foreach ($said as [$given, $kept]) {
+            $this->outbox('practice', $this->practiceLog($version, [
+                'uuid' => (string) Str::uuid(), 'pace_taps' => $given, 'self_checks' => ['pace' => '1/1'],
+            ]))->assertStored();
+            self::assertSame($kept === null ? null : ['pace' => $kept], Practice::query()->latest('id')->firstOrFail()->self_checks, (string) json_encode($given));
+        }
+        foreach ([['before' => 'x'], ['during' => []], ['before' => [['x']]], 'x', ['after' => [-1, 2, 3, 4]]] as $wrong) {
+            $this->outbox('practice', $this->practiceLog($version, ['uuid' => (string) Str::uuid(), 'pace_taps' => $wrong]))->assertIs('refused');
+        }
+        auth()->forgetGuards();
+        $this->actingAs($this->practitioner, 'practitioner');
+        $line = $this->course()['self_checks'][0];
+        self::assertSame(['13.5 to 9 a minute', 3], [$line['first'], $line['answers']]);
     }
 
     public function test_how_far_each_step_of_a_routine_got_is_kept_and_a_stop_names_its_step(): void

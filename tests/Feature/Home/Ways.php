@@ -116,6 +116,27 @@ final class Ways
         ];
     }
 
+    /** @return array<string, mixed> as many steps as a routine has room for, from standing to lying, with all that is done by ear */
+    public static function ofTwelve(): array
+    {
+        $sit = ['position' => 'seated'];
+
+        return self::routine('A long hour', [
+            ['technique' => 'shoulder-rolls', 'minutes' => 0.5, 'position' => 'standing'],
+            ['technique' => 'walking', 'breaths' => 2],
+            ['technique' => 'in-hold-out', 'ratio' => '3:3:4', 'breaths' => 2, ...$sit],
+            ['technique' => 'alternate-nostril', 'breaths' => 1, ...$sit],
+            ['technique' => 'double-inhale', 'ratio' => '2+1:5', 'breaths' => 2, ...$sit],
+            ['technique' => 'pursed-exhale', 'breaths' => 2, ...$sit],
+            ['technique' => 'humming', 'breaths' => 2, ...$sit],
+            ['technique' => 'tense-release', 'position' => 'supine', 'parameters' => ['groups' => 2, 'times' => 1]],
+            ['technique' => 'weight-on-belly', 'minutes' => 0.5, 'position' => 'supine', 'parameters' => ['weight' => 0.5]],
+            ['technique' => 'extended-exhale', 'breaths' => 2, 'position' => 'supine'],
+            ['technique' => 'body-scan', 'position' => 'supine', 'parameters' => ['list' => 1]],
+            ['technique' => 'reverse-count', 'position' => 'supine', 'parameters' => ['from' => 10]],
+        ]);
+    }
+
     /**
      * @param  list<array<string, mixed>>  $steps
      * @param  array<string, mixed>  $with

@@ -204,7 +204,7 @@ final class LanguageTest extends TestCase
         $programme = Programme::query()->create(['patient_id' => $patient->id, 'is_maintenance' => false]);
         $version = $programme->versions()->create([
             'number' => 1, 'practitioner_id' => $this->practitioner->id, 'in_force_from' => '2026-11-20', 'ends_on' => '2026-12-20',
-            'review_on' => '2026-12-10', 'rated_symptom' => 'tension', 'school' => 'gentle-control', 'issued_at' => now(),
+            'review_on' => '2026-12-10', 'rated_symptom' => 'tension', 'school' => 'gentle-control', 'issued_at' => now(), 'item_count' => count($keys),
         ]);
         foreach ($keys as $key) {
             $item = DraftReader::read(['technique' => $key, 'times_a_day' => 2, 'cue_word' => true], $key)->item;

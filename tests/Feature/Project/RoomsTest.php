@@ -59,7 +59,7 @@ final class RoomsTest extends TestCase
             'Pages/Session' => 'Facts Language Models Pages/Measure Pages/Shared',
             'Http' => 'Actions Catalogue Device Facts Guard Language Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic Pages/Course '
                 .'Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared',
-            'Console' => 'Actions Facts Language Models',
+            'Console' => 'Actions Facts Guard Language Models',
             'Providers' => 'Guard Models Policies',
         ],
         'resources/js' => [

@@ -84,7 +84,9 @@ export type SentBench = {
                 kind?: 'exercise';
                 ladder: null;
                 minutes: null | number;
+                own_in: null;
                 own_name: null;
+                own_out: null;
                 own_prop: null;
                 own_right: null;
                 parameters: Record<string, never>;
@@ -100,6 +102,7 @@ export type SentBench = {
                 technique: 'diaphragmatic' | 'extended-exhale' | 'forward-lean' | 'square';
                 times_a_day: number;
                 use_when: null | string;
+                way: 'led';
                 why: null | string;
             };
             figures: {
@@ -145,6 +148,7 @@ export type SentBench = {
                 rule: string;
                 title: string;
             })[];
+            grows: null;
             heard: string;
             id: string;
             ladder: {
@@ -244,7 +248,7 @@ export type SentBench = {
         })[];
         checks: ({
             label: string;
-            value: 'back-gap' | 'first-hand' | 'more-hand' | 'shoulders' | 'what-moved';
+            value: 'back-gap' | 'first-hand' | 'more-hand' | 'pace' | 'shoulders' | 'what-moved';
         })[];
         countings: [{
             label: 'up';
@@ -356,7 +360,9 @@ export type SentBench = {
                 hands?: 'as-you-like' | 'beside-you' | 'chest-and-belly' | 'elbows-on-knees' | 'hang' | 'lower-ribs' | 'press-lower-ribs' | 'swing' | 'under-forehead';
                 kind: 'exercise' | 'free' | 'return' | 'settle';
                 minutes?: null | number;
+                own_in?: null;
                 own_name?: null;
+                own_out?: null;
                 own_prop?: null;
                 own_right?: null;
                 parameters?: Record<string, number> | [];
@@ -411,10 +417,12 @@ export type SentBench = {
                 fade: 'nothing';
                 fastest: number;
                 gaze: 'choice';
-                hands: null;
+                hands: 'as-you-like' | null;
                 ladder: null;
                 minutes: null | number;
+                own_in: null | string;
                 own_name: null | string;
+                own_out: null | string;
                 own_prop: null;
                 own_right: null | string;
                 parameters: Record<string, number>;
@@ -430,6 +438,7 @@ export type SentBench = {
                 technique: string;
                 times_a_day: number;
                 use_when: null | string;
+                way: 'led';
                 why: null;
             };
             efforts: ('active' | 'complete' | 'full' | 'gentle')[];
@@ -522,7 +531,9 @@ export type SentBench = {
                     hands?: 'beside-you' | 'chest-and-belly';
                     kind: 'exercise' | 'free' | 'settle';
                     minutes?: null;
+                    own_in?: null;
                     own_name?: null;
+                    own_out?: null;
                     own_prop?: null;
                     own_right?: null;
                     parameters?: Record<string, number> | [];
@@ -579,7 +590,9 @@ export type SentBench = {
                     hands?: 'as-you-like' | 'chest-and-belly' | 'hang' | 'lower-ribs' | 'press-lower-ribs' | 'under-forehead';
                     kind: 'exercise' | 'free' | 'return';
                     minutes?: null | number;
+                    own_in?: null;
                     own_name?: null;
+                    own_out?: null;
                     own_prop?: null;
                     own_right?: null;
                     parameters?: Record<string, number> | [];
@@ -614,6 +627,10 @@ export type SentBench = {
         starts_on: string;
         weeks: number;
     };
+    goals: {
+        name: string;
+        unit: string;
+    }[];
     measured: Record<string, number>;
     patient: {
         age: number;
@@ -969,6 +986,7 @@ export type SentCourse = {
                 longest_gap: number;
                 share: null | number;
             };
+            agreed: null;
             days: {
                 date: string;
                 paused: boolean;
@@ -990,6 +1008,7 @@ export type SentCourse = {
             target: number;
         };
         measures: ({
+            goal: null;
             name: string;
             points: ({
                 day: string;
@@ -1136,7 +1155,9 @@ export type SentExercises = {
             gaze: 'choice';
             hands: 'as-you-like' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'elbows-on-knees' | 'fold-two-fingers' | 'hang' | 'in-the-lap' | 'lower-ribs' | 'press-lower-ribs' | 'round-the-ribs' | 'swing' | 'under-forehead';
             minutes: null | number;
+            own_in: null;
             own_name: null;
+            own_out: null;
             own_prop: null;
             own_right: null;
             parameters: Record<string, number> | [];
@@ -1459,6 +1480,39 @@ export type SentExercises = {
         summary: string;
         total_ms: number;
     })[];
+    own: {
+        positions: ({
+            hands: ({
+                label: string;
+                value: 'as-you-like' | 'belly' | 'belly-and-ease' | 'belly-and-ribs' | 'beside-you' | 'both-on-belly' | 'chest-and-belly' | 'elbows-on-knees' | 'hang' | 'in-the-lap' | 'leading-ribs' | 'lower-ribs' | 'on-the-knees' | 'on-the-table' | 'round-the-ribs' | 'sides';
+            })[];
+            label: string;
+            value: 'cross-legged' | 'kneeling' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent';
+        })[];
+        routes_in: [{
+            label: string;
+            value: 'nose';
+        }, {
+            label: string;
+            value: 'mouth';
+        }, {
+            label: string;
+            value: 'pursed-lips';
+        }];
+        routes_out: [{
+            label: string;
+            value: 'nose';
+        }, {
+            label: string;
+            value: 'mouth';
+        }, {
+            label: string;
+            value: 'pursed-lips';
+        }, {
+            label: string;
+            value: 'soft-open-mouth';
+        }];
+    };
     patient: null | {
         id: string;
         name: string;
@@ -1475,19 +1529,6 @@ export type SentExercises = {
         label: string;
         value: 'attention' | 'breathlessness' | 'learning' | 'moving' | 'pressure' | 'settling' | 'sleep' | 'trunk';
     })[];
-    routes: [{
-        label: string;
-        value: 'nose';
-    }, {
-        label: string;
-        value: 'mouth';
-    }, {
-        label: string;
-        value: 'pursed-lips';
-    }, {
-        label: string;
-        value: 'soft-open-mouth';
-    }];
     routines: {
         about: boolean;
         breaths: number;
@@ -1634,6 +1675,7 @@ export type SentMeasure = {
             pauses: true;
             raised: string;
         }[];
+        symptoms_asked: null;
     };
     patient: {
         age: number;
@@ -1952,7 +1994,9 @@ export type SentRoutineEdit = {
             hands: 'as-you-like';
             kind: 'exercise';
             minutes: number;
+            own_in: null;
             own_name: null;
+            own_out: null;
             own_prop: null;
             own_right: null;
             parameters: [];
@@ -1984,7 +2028,9 @@ export type SentRoutineEdit = {
             hands: 'chest-and-belly';
             kind: 'exercise';
             minutes: null;
+            own_in: null;
             own_name: null;
+            own_out: null;
             own_prop: null;
             own_right: null;
             parameters: [];
@@ -2019,7 +2065,9 @@ export type SentRoutineEdit = {
             hands: 'hang';
             kind: 'exercise';
             minutes: number;
+            own_in: null;
             own_name: null;
+            own_out: null;
             own_prop: null;
             own_right: null;
             parameters: [];
@@ -2078,7 +2126,9 @@ export type SentRoutineEdit = {
             hands: null;
             ladder: null;
             minutes: null | number;
+            own_in: null;
             own_name: null;
+            own_out: null;
             own_prop: null;
             own_right: null;
             parameters: Record<string, number>;
@@ -2094,6 +2144,7 @@ export type SentRoutineEdit = {
             technique: string;
             times_a_day: number;
             use_when: null;
+            way: 'led';
             why: null;
         };
         efforts: ('active' | 'complete' | 'full' | 'gentle')[];
@@ -2281,9 +2332,7 @@ export type SentSession = {
 
 export type SentSessionShownBrief = {
     goal: null | {
-        direction: 'at-most';
-        measure: 'breathlessness';
-        target: number;
+        summary: string;
         words: string;
     };
     last: null | {
@@ -2478,6 +2527,7 @@ export type SentSessionShownMeasure = {
         source: string;
     }];
     red_flags: [];
+    symptoms_asked: null;
 };
 
 export type SentSessionShownNote = {
@@ -2526,7 +2576,9 @@ export type SentSessionShownTeach = {
             kind?: 'exercise';
             ladder?: null;
             minutes?: null;
+            own_in?: null;
             own_name?: null;
+            own_out?: null;
             own_prop?: null;
             own_right?: null;
             parameters?: [];
@@ -2542,6 +2594,7 @@ export type SentSessionShownTeach = {
             technique: string;
             times_a_day?: null | number;
             use_when?: null | string;
+            way?: 'led' | null;
             why?: null | string;
         };
         hands: string;
@@ -2791,6 +2844,7 @@ export type SentToSheet = {
             breaths: number;
             minutes: string;
             name: string;
+            needed: boolean;
             ridge: string;
             taught: [];
             told: ({
@@ -2863,7 +2917,9 @@ export type SentToToday = {
         as_needed: null | {
             done: 0;
             most: number;
+            room: number;
             use_when: string;
+            way: 'led';
         };
         breaths: null | number;
         checks: [];
@@ -3038,7 +3094,9 @@ export type SentToToday = {
             as_needed: {
                 done: 0;
                 most: number;
+                room: number;
                 use_when: string;
+                way: 'led';
             };
             breaths: null;
             checks: [];
@@ -3271,7 +3329,9 @@ export type SentVersion = {
                 kind: 'exercise';
                 ladder: null;
                 minutes: null | number;
+                own_in: null;
                 own_name: null;
+                own_out: null;
                 own_prop: null;
                 own_right: null;
                 parameters: Record<string, never>;
@@ -3287,6 +3347,7 @@ export type SentVersion = {
                 technique: 'diaphragmatic' | 'extended-exhale' | 'forward-lean' | 'square';
                 times_a_day: null | number;
                 use_when: null | string;
+                way: 'led' | null;
                 why: null | string;
             };
             figures: {

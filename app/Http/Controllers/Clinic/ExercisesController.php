@@ -12,6 +12,7 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Pages\Exercises\ExerciseDetail;
 use App\Pages\Exercises\ExerciseList;
+use App\Pages\Exercises\OwnChoices;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,7 +22,6 @@ use Inertia\Response;
 use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Compiler;
 use IvoryPace\Exercise\Purpose;
-use IvoryPace\Exercise\Route;
 use IvoryPace\Exercise\School;
 
 /** The catalogue, for this clinic, and perhaps for one patient. */
@@ -49,10 +49,7 @@ final class ExercisesController
             'positions' => array_map(
                 fn (Position $position) => ['value' => $position->value, 'label' => $position->label()], Position::cases(),
             ),
-            'routes' => array_map(
-                fn (Route $route) => ['value' => $route->value, 'label' => $route->label()],
-                [Route::Nose, Route::Mouth, Route::PursedLips, Route::SoftOpenMouth],
-            ),
+            'own' => OwnChoices::all(),
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Catalogue\VoiceScript;
+use App\Device\Paper\Paper;
 use App\Device\PatientSheet;
 use App\Device\ProgressOf;
 use App\Device\TodayOf;
@@ -14,6 +15,7 @@ use App\Models\Device;
 use App\Models\VoiceClip;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** What the patient's pages show. The device keeps it, so that it is there without a network. */
@@ -50,13 +52,15 @@ final class PagesController
         return response()->json(['sheet' => $version === null ? null : PatientSheet::forDevice($version, $patient)]);
     }
 
-    public function sheetPdf(#[CurrentUser('device')] Device $device): Response
+    public function sheetPdf(Request $request, #[CurrentUser('device')] Device $device): Response
     {
         $patient = $device->patient->load('activeProgramme.versions.items');
         $version = $patient->activeProgramme?->versionOn($patient->dayOf(now()));
         abort_if($version === null, 404, __('patient.today.no-programme'));
 
-        return response(PatientSheet::pdf($version, $patient), 200, ['Content-Type' => 'application/pdf']);
+        $pdf = PatientSheet::pdf($version, $patient, Paper::asked($request->query('paper')));
+
+        return response($pdf, 200, ['Content-Type' => 'application/pdf']);
     }
 
     public function voice(#[CurrentUser('device')] Device $device): JsonResponse

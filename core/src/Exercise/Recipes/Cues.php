@@ -136,7 +136,7 @@ final class Cues
             bottom: $prescription->effort->bottom(),
             catchCounts: $catch,
             cueWord: $prescription->guidance->cueWord,
-            hows: array_map(fn (string $how) => Worded::key($how, $prescription), $hows),
+            hows: array_map(fn (string $how) => Worded::key($how, $prescription), [...$hows, ...$prescription->own?->hows() ?? []]),
         );
     }
 

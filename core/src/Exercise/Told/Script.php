@@ -11,6 +11,7 @@ use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Exercise\Body\Prop;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Compiler;
+use IvoryPace\Exercise\Own;
 use IvoryPace\Exercise\Parameter;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\Exercise\Technique;
@@ -90,7 +91,8 @@ final class Script
             }
         }
 
-        return $keys;
+        // A clinic's own words are left to the device.
+        return array_values(array_filter($keys, fn (string $key) => ! str_starts_with($key, Own::AS_IT_IS)));
     }
 
     /** @return list<string> words of a technique, whatever its routes and numbers */

@@ -21,6 +21,10 @@ final class AgreedWords
     /** @return list<Sentence> */
     public static function of(Item $item): array
     {
+        if ($item->isTicked()) {
+            return self::when($item); // it is not led: it neither lasts nor ends
+        }
+
         return [self::length($item), ...self::when($item), ...self::least($item), ...self::end($item)];
     }
 
@@ -52,6 +56,9 @@ final class AgreedWords
     private static function length(Item $item): Sentence
     {
         $prescription = $item->prescription;
+        if ($item->isOpen()) {
+            return new Sentence(Part::Length, 'told.length.open', ['minutes' => self::minutes($item->seconds())]);
+        }
         if ($item->routine === null && $prescription->technique->recipe instanceof GrowingEven) {
             return self::eachLength($prescription);
         }
@@ -87,8 +94,8 @@ final class AgreedWords
     {
         if ($item->asNeeded !== null) {
             return [
-                new Sentence(Part::When, 'told.when.needed', ['when' => $item->asNeeded->useWhen]),
-                new Sentence(Part::When, 'told.when.most', ['count' => $item->asNeeded->dailyMost]),
+                new Sentence(Part::When, $item->isTicked() ? 'told.when.habit' : 'told.when.needed', ['when' => $item->asNeeded->useWhen]),
+                new Sentence(Part::When, $item->isTicked() ? 'told.when.ticks' : 'told.when.most', ['count' => $item->asNeeded->dailyMost]),
             ];
         }
         $slots = $item->plan->slots ?? [];
@@ -114,7 +121,7 @@ final class AgreedWords
     /** @return list<Sentence> */
     private static function least(Item $item): array
     {
-        $short = $item->shortTimeline();
+        $short = $item->isOpen() ? null : $item->shortTimeline();
         if ($short === null) {
             return [];
         }

@@ -14,6 +14,7 @@ use IvoryPace\Exercise\PrescriptionFields;
 use IvoryPace\Exercise\PrescriptionReader;
 use IvoryPace\InvalidValue;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\SelfCheck;
 use IvoryPace\Safety\PatientFacts;
 
 /** An exercise on another rung of its ladder; its times, reason and lineage stay. */
@@ -33,9 +34,18 @@ final class StepTaken
         };
     }
 
-    /** The next rung; null at the top, for a routine, and where it would lead past what the patient can do. */
+    /** What a step up would go to, of a routine on the ladder of one of its exercises; null where there is none within reach. */
+    public static function nextRung(Item $item, Reach $reach): ?Rung
+    {
+        return $item->routine === null ? $item->ladder($reach)?->nextWithin($reach) : RoutineStepped::up($item, $reach)?->rung;
+    }
+
+    /** The next rung; null at the top, and where it would lead past what the patient can do. */
     public static function up(Item $item, Reach $reach = new Reach): ?Item
     {
+        if ($item->routine !== null) {
+            return RoutineStepped::up($item, $reach)?->item;
+        }
         $next = $item->ladder($reach)?->nextWithin($reach);
 
         return $next === null ? null : self::with($item, $next->prescription, self::rest($item, $next));
@@ -56,14 +66,14 @@ final class StepTaken
     /**
      * A form that is easier in every respect that is hard: the latest of the earlier ones from which the ladder led to the
      * present one, what the school does first when it is too hard, and then every other way. What is harder in anything, or
-     * raises a finding, is passed over. Null where nothing is easier, and for a routine.
+     * raises a finding, is passed over. Null where nothing is easier. Of a routine, one exercise eases.
      *
      * @param  list<Item>  $earlier  the same lineage in older versions, latest first
      */
     public static function back(Item $item, array $earlier, PatientFacts $patient = new PatientFacts): ?Item
     {
         if ($item->routine !== null) {
-            return null;
+            return RoutineStepped::back($item, $patient);
         }
         $easier = new Easier($patient);
         $below = array_values(array_filter($earlier, fn (Item $then) => self::ledTo($then, $item)));
@@ -122,6 +132,7 @@ final class StepTaken
     {
         $changed = new Item(
             $item->lineage, $prescription, $item->plan, $item->asNeeded, $item->school, null, $item->why, $item->short, $ladder,
+            checks: array_values(array_filter($item->checks, fn (SelfCheck $check) => $check->suits($prescription))),
         );
         try {
             $changed->shortVersion();

@@ -62,14 +62,6 @@ final class StepTest extends TestCase
         }
     }
 
-    public function test_a_routine_has_no_rungs(): void
-    {
-        $routine = DraftReader::read(['kind' => 'routine', 'routine_name' => 'Evening', 'steps' => [['kind' => 'exercise', 'technique' => 'square']], 'times_a_day' => 1], 'r')->item ?? throw new LogicException('cannot be prescribed');
-
-        self::assertNull(StepTaken::up($routine));
-        self::assertNull(StepTaken::back($routine, [$this->item()]));
-    }
-
     /** @param  array<string, mixed>  $with */
     private function item(array $with = []): Item
     {

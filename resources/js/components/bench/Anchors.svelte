@@ -71,7 +71,7 @@
     <tbody>
         {#each anchors as anchor, index (anchor.anchor)}
             <tr class="border-t border-rule">
-                <td class="py-1 pr-3">
+                <td class="py-1 pr-2">
                     <select
                         class="slot !text-base"
                         aria-label="Anchor {index + 1}"
@@ -91,7 +91,7 @@
                             oninput={() => bench.changed()}
                         />{/if}
                 </td>
-                <td class="pr-3 whitespace-nowrap">
+                <td class="pr-2 whitespace-nowrap">
                     <input
                         class="slot !text-base"
                         inputmode="numeric"

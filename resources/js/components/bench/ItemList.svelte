@@ -1,6 +1,6 @@
 <script lang="ts">
     import { clock } from '../../shared/format';
-    import type { BenchChoices } from '../../types/pages';
+    import type { BenchChoices, DraftFields } from '../../types/pages';
     import type { Bench } from './bench.svelte';
 
     interface Props {
@@ -31,8 +31,12 @@
 
     const lasting = (figures: { about: boolean; exercise_ms: number }): string =>
         `${figures.about ? 'about ' : ''}${clock(figures.exercise_ms)}`;
-    const often = (item: { as_needed: boolean; times_a_day: string | number }): string =>
-        item.as_needed ? 'as needed' : `${item.times_a_day} × a day`;
+    const often = (item: DraftFields): string =>
+        !item.as_needed
+            ? `${item.times_a_day} × a day`
+            : item.way === 'ticked'
+              ? `habit, ${item.daily_most} × a day`
+              : 'as needed';
 </script>
 
 <section aria-label="In this programme">

@@ -3,7 +3,7 @@
 </script>
 
 <script lang="ts">
-    import type { BenchChoices, TechniqueChoice } from '../../types/pages';
+    import type { BenchChoices, GoalMeasure, TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
     import ComparePanel from './ComparePanel.svelte';
     import FitPanel from './FitPanel.svelte';
@@ -20,6 +20,7 @@
         /** None for a routine. */
         technique: TechniqueChoice | undefined;
         measured: Record<string, number>;
+        goals: GoalMeasure[];
         /** The breath that this exercise has now. */
         inForce: { ratio: string; count_length: number } | null;
         errors: Record<string, string>;
@@ -35,6 +36,7 @@
         choices,
         technique,
         measured,
+        goals,
         inForce,
         errors,
         panel = $bindable(),
@@ -111,7 +113,7 @@
                     if (taken.goal) rest.goal = taken.goal;
                 }}
             />
-        {:else if panel === 'goal'}<GoalPanel bind:goal={rest.goal} {errors} />{/if}
+        {:else if panel === 'goal'}<GoalPanel bind:goal={rest.goal} {errors} measures={goals} />{/if}
     </div>
 {/if}
 

@@ -57,6 +57,9 @@
 <button type="button" class="plain mt-1 text-sm" onclick={() => put([...steps, { kind: 'free', seconds: 30 }])}
     >Add a step</button
 >
+{#if bench.mine.grows}<p class="mt-1 text-sm text-muted">
+        A step up would change one exercise, on its own ladder: {bench.mine.grows}.
+    </p>{/if}
 {#each ['routine_name', 'steps', 'times_a_day'] as field (field)}{#if errors[field]}<p class="font-semibold text-clay">
             {errors[field]}
         </p>{/if}{/each}

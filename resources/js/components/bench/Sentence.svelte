@@ -49,6 +49,10 @@
         }),
     );
 
+    function use(how: string): void {
+        bench.set(how === 'planned' ? { as_needed: false } : { as_needed: true, way: how });
+    }
+
     /** In the order in which their problems are told. */
     const FIELDS = [
         'ratio',
@@ -59,6 +63,7 @@
         'effort',
         'position',
         'times_a_day',
+        'way',
         'use_when',
         'daily_most',
         'hands',
@@ -202,13 +207,19 @@
     <select
         class="slot"
         aria-label="Planned or as needed"
-        value={bench.fields.as_needed ? 'needed' : 'planned'}
+        value={bench.fields.as_needed ? (bench.fields.way ?? 'led') : 'planned'}
         disabled={technique.is_recovery}
-        onchange={(event) => bench.set({ as_needed: event.currentTarget.value === 'needed' })}
+        onchange={(event) => use(event.currentTarget.value)}
     >
-        <option value="planned">planned</option><option value="needed">as needed</option>
+        <option value="planned">planned</option><option value="led">as needed</option>
+        {#if technique.length === 'minutes' && !technique.has_ratio}<option value="open">as long as it helps</option
+            >{/if}
+        <option value="ticked">a habit to tick</option>
     </select>,
-    {#if bench.fields.as_needed}
+    {#if bench.fields.as_needed && bench.fields.way === 'ticked'}
+        {@render text('use_when', 'Use when', 'text')}, ticked
+        {@render text('daily_most', 'Most a day', 'numeric')} × a day.
+    {:else if bench.fields.as_needed}
         when {@render text('use_when', 'Use when', 'text')}, at most {@render text(
             'daily_most',
             'Most a day',

@@ -38,12 +38,12 @@
     }
 </script>
 
-<div class="grid gap-2 text-[0.925rem]">
+<div class="grid grid-cols-1 gap-2 text-[0.925rem]">
     {#if bench.fields.kind === 'routine'}
-        <fieldset class="flex flex-wrap items-baseline gap-x-3">
+        <fieldset class="flex min-w-0 flex-wrap items-baseline gap-x-3">
             <legend class="float-left mr-3">On a bad day only these steps:</legend>
             {#each bench.fields.steps ?? [] as step, index (index)}
-                <label class="whitespace-nowrap"
+                <label class="min-[30rem]:whitespace-nowrap"
                     ><input
                         type="checkbox"
                         class="mr-1 size-4 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
@@ -77,10 +77,10 @@
             {#if bench.mine.errors.short}<span class="font-semibold text-clay">{bench.mine.errors.short}</span>{/if}
         </p>
     {/if}
-    <fieldset class="flex flex-wrap items-baseline gap-x-3">
+    <fieldset class="flex min-w-0 flex-wrap items-baseline gap-x-3">
         <legend class="float-left mr-3">Asked after each practice:</legend>
         {#each choices.checks as check (check.value)}
-            <label class="whitespace-nowrap"
+            <label class="min-[30rem]:whitespace-nowrap"
                 ><input
                     type="checkbox"
                     class="mr-1 size-4 rounded-sm border-gray-300 text-primary-700 focus:ring-primary-500"
@@ -93,7 +93,7 @@
     <label class="flex flex-wrap items-baseline gap-2"
         >Why this patient does it
         <input
-            class="slot small grow !text-left"
+            class="slot small min-w-0 grow !text-left"
             maxlength="250"
             bind:value={bench.fields.why}
             oninput={() => bench.typed()}

@@ -2,6 +2,7 @@
     import { Button, Input, Select, Textarea } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import { formToken, inWords, Refusal, sendJson } from '../../shared/http';
+    import type { OwnChoices } from '../../types/exercises';
     import type { Choice } from '../../types/pages';
     import Field from '../Field.svelte';
 
@@ -9,14 +10,13 @@
         /** Of the exercise that is changed; empty for a new one. */
         id: string;
         fields: Record<string, unknown>;
-        positions: Choice[];
-        routes: Choice[];
+        choices: OwnChoices;
         onkept: (key: string) => void;
         ongone: () => void;
         onleave: () => void;
     }
 
-    let { id, fields, positions, routes, onkept, ongone, onleave }: Props = $props();
+    let { id, fields, choices, onkept, ongone, onleave }: Props = $props();
 
     const text = (name: string, otherwise: string): string => {
         const value = fields[name];
@@ -29,13 +29,23 @@
             count_length: text('count_length', '1'),
             breaths: text('breaths', '8'),
             position: text('position', 'seated'),
+            hands: text('hands', 'as-you-like'),
+            route_in: text('route_in', 'nose'),
             route_out: text('route_out', 'nose'),
+            own_in: text('own_in', ''),
+            own_out: text('own_out', ''),
             own_right: text('own_right', ''),
         })),
     );
     let errors = $state.raw<Record<string, string>>({});
     let isBusy = $state(false);
     let isSure = $state(false);
+
+    /** Hands that the position leaves room for; one that no longer fits gives way. */
+    const hands = $derived(choices.positions.find((each) => each.value === typed.position)?.hands ?? []);
+    $effect(() => {
+        if (hands.length > 0 && !hands.some((each) => each.value === typed.hands)) typed.hands = hands[0]?.value ?? '';
+    });
 
     const names = (choices: Choice[]) => choices.map((choice) => ({ value: choice.value, name: choice.label }));
 
@@ -67,6 +77,21 @@
     }
 </script>
 
+{#snippet chosen(field: 'position' | 'hands' | 'route_in' | 'route_out', label: string, from: Choice[])}
+    <Field id="own_{field}" {label} error={errors[field]}>
+        {#snippet children(attributes)}<Select
+                placeholder=""
+                items={names(from)}
+                bind:value={typed[field]}
+                {...attributes}
+            />{/snippet}
+    </Field>
+{/snippet}
+{#snippet cue(field: 'own_in' | 'own_out', label: string, hint: string)}
+    <Field id={field} {label} hint="Shown and said: “{hint}”." error={errors[field]}>
+        {#snippet children(attributes)}<Input autocomplete="off" bind:value={typed[field]} {...attributes} />{/snippet}
+    </Field>
+{/snippet}
 <form onsubmit={submit} novalidate class="grid gap-x-6 gap-y-4 md:grid-cols-3">
     <h2 class="text-[1.3rem] md:col-span-3">{id === '' ? 'A counted breath of your own' : 'Change this breath'}</h2>
     <Field id="own_name" label="Name" error={errors.own_name}>
@@ -94,22 +119,12 @@
                 {...attributes}
             />{/snippet}
     </Field>
-    <Field id="own_position" label="Position" error={errors.position}>
-        {#snippet children(attributes)}<Select
-                placeholder=""
-                items={names(positions)}
-                bind:value={typed.position}
-                {...attributes}
-            />{/snippet}
-    </Field>
-    <Field id="own_route" label="Out by" error={errors.route_out}>
-        {#snippet children(attributes)}<Select
-                placeholder=""
-                items={names(routes)}
-                bind:value={typed.route_out}
-                {...attributes}
-            />{/snippet}
-    </Field>
+    {@render chosen('position', 'Position', choices.positions)}
+    {@render chosen('hands', 'Hands', hands)}
+    {@render chosen('route_in', 'In by', choices.routes_in)}
+    {@render chosen('route_out', 'Out by', choices.routes_out)}
+    {@render cue('own_in', 'Said with the breath in', 'as if smelling bread')}
+    {@render cue('own_out', 'Said with the breath out', 'lips loose')}
     <div class="md:col-span-3">
         <Field id="own_right" label="What right looks like (read by the patient)" error={errors.own_right}>
             {#snippet children(attributes)}<Textarea

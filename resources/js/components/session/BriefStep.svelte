@@ -37,7 +37,10 @@
             {#each shown.questions as question (question)}<li class="py-1">{question}</li>{/each}
         </ol>
         {#if shown.goal}<h2 class="mt-5 mb-1 text-[1.05rem]">Goal</h2>
-            <p>“{shown.goal.words}”</p>{/if}
+            <p>
+                {#if shown.goal.words}“{shown.goal.words}”,
+                {/if}{shown.goal.summary}
+            </p>{/if}
         {#if shown.last?.note}<h2 class="mt-5 mb-1 text-[1.05rem]">Last note</h2>
             <p class="max-h-60 overflow-y-auto text-[0.925rem] whitespace-pre-line">{shown.last.note}</p>{/if}
     </section>

@@ -6,6 +6,7 @@
     import type { PatientHead } from '../../types/pages';
     import type { HandOverShown, KeptContent, SessionHeadView } from '../../types/session';
     import QrCode from '../QrCode.svelte';
+    import SheetLinks from '../SheetLinks.svelte';
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';
     import Remarks from './Remarks.svelte';
@@ -64,9 +65,7 @@
             {#if shown.version.patient_note}<h3 class="mt-3 text-[1rem]">What we changed and why</h3>
                 <p class="whitespace-pre-line">{shown.version.patient_note}</p>{/if}
             <p class="mt-3">
-                <Button outline href="/patients/{patient.id}/versions/{shown.version.number}/sheet.pdf" target="_blank"
-                    >Sheet to print</Button
-                >
+                <SheetLinks href="/patients/{patient.id}/versions/{shown.version.number}/sheet.pdf" />
             </p>
         {:else}
             <p class="text-muted">

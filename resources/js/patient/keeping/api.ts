@@ -7,6 +7,7 @@ import type {
     MyDevice,
     NeededData,
     OutboxResult,
+    Paper,
     ProgressData,
     SheetData,
 } from '../types';
@@ -33,8 +34,11 @@ export const api = {
     signOut: (id: number) => sendJson<{ signed_out: boolean }>(`/api/v1/devices/${id}`, 'DELETE', undefined, HEADERS),
     outbox: async (items: { id: string; kind: Kind; body: object }[]) =>
         (await post<{ answers: OutboxResult[] }>('outbox', { sent_at: new Date().toISOString(), items })).answers,
-    sheetPdf: async () => {
-        const response = await fetch('/api/v1/sheet.pdf', { headers: HEADERS, credentials: 'same-origin' });
+    sheetPdf: async (paper: Paper) => {
+        const response = await fetch(`/api/v1/sheet.pdf?paper=${paper}`, {
+            headers: HEADERS,
+            credentials: 'same-origin',
+        });
         if (!response.ok) throw new Error(String(response.status));
         return response.blob();
     },

@@ -6,6 +6,7 @@ import type {
     PracticeLog,
     Rules,
     StopClass,
+    Tick,
     TodayData,
     TodayItem,
     TodaySlot,
@@ -95,6 +96,7 @@ const isSymptom = (end: StopClass | null): boolean => end === 'made-me-stop' || 
 /** What was said on this device and the server does not know yet, or only just knows. */
 export interface SaidHere {
     practices: PracticeLog[];
+    ticks: Tick[];
     /** A symptom had not settled at the second look. */
     unsettled: boolean;
     /** A question that asks for help at once was answered with yes. */
@@ -115,6 +117,7 @@ export function saidHere(
         practices: waiting
             .filter((each) => each.kind === 'practice')
             .map((each) => onServersClock(each.body as PracticeLog, offset, today.rules)),
+        ticks: waiting.filter((each) => each.kind === 'tick' && each.refused === null).map((each) => each.body as Tick),
         unsettled: waiting.some((each) => each.kind === 'second-look' && !(each.body as { settled: boolean }).settled),
         urgent: waiting.some((each) => {
             if (each.kind !== 'form') return false;
@@ -143,11 +146,11 @@ export function whyPaused(item: TodayItem, here: SaidHere, rules: Rules): WhyPau
     return ends.filter(isSymptom).length >= rules.pausing.stops ? 'stop' : null;
 }
 
-/** Practices of an as-needed exercise on the present day, with those that wait. */
-export function usedToday(item: TodayItem, waiting: PracticeLog[], from: number): number {
+/** Practices of an as-needed exercise, or ticks of a habit, on the present day, with those that wait. */
+export function usedToday(item: TodayItem, waiting: (PracticeLog | Tick)[], from: number): number {
+    const at = (log: PracticeLog | Tick): number => Date.parse('ticked_at' in log ? log.ticked_at : log.started_at);
     return (
-        (item.as_needed?.done ?? 0) +
-        waiting.filter((log) => log.lineage === item.lineage && Date.parse(log.started_at) >= from).length
+        (item.as_needed?.done ?? 0) + waiting.filter((log) => log.lineage === item.lineage && at(log) >= from).length
     );
 }
 

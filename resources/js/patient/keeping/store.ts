@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** What a device sends, perhaps much later. */
-export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'home-check' | 'second-look';
+export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'home-check' | 'second-look' | 'tick';
 
 export interface Waiting {
     id: string;

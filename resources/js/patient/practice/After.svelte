@@ -1,4 +1,6 @@
 <script lang="ts" module>
+    import type { PracticeLog } from '../types';
+
     export interface Ratings {
         after: number | null;
         effort: number | null;
@@ -6,12 +8,14 @@
         slight_symptom: boolean | null;
         remark: string | null;
         self_checks: Record<string, string> | null;
+        pace_taps: PracticeLog['pace_taps'];
     }
 </script>
 
 <script lang="ts">
     import { onMount } from 'svelte';
     import Rating from './Rating.svelte';
+    import TapPace from './TapPace.svelte';
     import { t } from '../words';
     import type { TodayItem } from '../types';
 
@@ -19,11 +23,13 @@
         symptom: string;
         /** What is asked besides. */
         checks: TodayItem['checks'];
+        /** Tapped before it began; without it, there is nothing to compare. */
+        tapsBefore: number[] | null;
         onchange: (ratings: Ratings) => void;
         onfinished: (ratings: Ratings) => void;
     }
 
-    let { symptom, checks, onchange, onfinished }: Props = $props();
+    let { symptom, checks, tapsBefore, onchange, onfinished }: Props = $props();
 
     let ratings = $state<Ratings>({
         after: null,
@@ -32,12 +38,17 @@
         slight_symptom: null,
         remark: null,
         self_checks: null,
+        pace_taps: null,
     });
     let heading: HTMLHeadingElement | undefined = $state();
     onMount(() => {
         heading?.focus();
         scrollTo(0, 0);
     });
+
+    function tapped(taps: number[] | null): void {
+        ratings.pace_taps = taps === null ? null : { before: tapsBefore, after: taps };
+    }
 
     const SMOOTH = ['yes', 'partly', 'no'] as const;
 
@@ -82,7 +93,8 @@
             {/each}
         </div>
     </div>
-    {#each checks as check (check.key)}
+    {#if tapsBefore !== null}<TapPace title={t('patient.pace.after')} ontaps={tapped} />{/if}
+    {#each checks.filter((check) => check.key !== 'pace') as check (check.key)}
         <div class="stack" role="group" aria-labelledby="check-{check.key}">
             <h2 id="check-{check.key}">{check.question}</h2>
             <div class="row">

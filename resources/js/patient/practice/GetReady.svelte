@@ -3,6 +3,7 @@
     import Ridge from '../../shared/Ridge.svelte';
     import Told from '../Told.svelte';
     import Join from './Join.svelte';
+    import TapPace from './TapPace.svelte';
     import { ridgeWords, t } from '../words';
     import type { Playable, TodayItem } from '../types';
 
@@ -10,11 +11,12 @@
         item: TodayItem;
         played: Playable;
         isShort: boolean;
+        ontaps: (taps: number[] | null) => void;
         onstart: (joinedSeconds: number | null) => void;
         onback: () => void;
     }
 
-    let { item, played, isShort, onstart, onback }: Props = $props();
+    let { item, played, isShort, ontaps, onstart, onback }: Props = $props();
 
     let button: HTMLButtonElement | undefined = $state();
     let joining = $state(false);
@@ -33,6 +35,7 @@
     <Ridge words={ridgeWords()} shape={played.ridge} width={350} height={80} label={t(item.name)} />
     {#if isShort}<p class="muted">{t('patient.practice.short')}</p>{/if}
     <Told {parts} />
+    {#if item.checks.some((check) => check.key === 'pace')}<TapPace title={t('patient.pace.before')} {ontaps} />{/if}
     <p class="small muted">{t('patient.practice.never')}</p>
     {#if joining}<Join onready={onstart} />
     {:else if item.joining && !isShort}<button

@@ -5,6 +5,8 @@
         steps: StepDone[];
         openMs: number[];
         enoughStep: number | null;
+        /** What goes on as long as it helps was ended by the patient. */
+        enough: boolean;
         tempo: number | null;
         interruptions: number;
         recoveredAfterS: number | null;
@@ -13,7 +15,6 @@
 
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
-    import BreathTally from '../../shared/BreathTally.svelte';
     import { buzz } from '../../player/buzz';
     import { PlayerEngine, type Moment } from '../../player/engine';
     import type { StepDone } from '../../player/progress';
@@ -25,7 +26,8 @@
     import type { Settings } from '../keeping/settings';
     import Easing, { type Helped } from './Easing.svelte';
     import Pacer from './Pacer.svelte';
-    import PaceRow from './PaceRow.svelte';
+    import Done from './Done.svelte';
+    import Foot, { type Onward } from './Foot.svelte';
     import type { Help, Playable, Rules, TodayItem } from '../types';
 
     interface Props {
@@ -102,6 +104,9 @@
     const isExercise = $derived(moment?.segment.role === 'exercise');
     /** Breaths to come, fewer when the patient has said that it is enough. */
     let breaths = $state(untrack(() => played.breaths ?? 0));
+    let hasHelped = $state(false);
+    /** Only the number, on black: for a dark room. */
+    let isDim = $state(false);
     const canBeEnough = $derived(moment !== null && moment.segment.enough === true && breaths === played.breaths);
 
     const HALF_FRAME_S = 1 / 120;
@@ -151,6 +156,7 @@
             ...engine.progress(),
             openMs: engine.openMs,
             enoughStep: engine.enoughStep,
+            enough: hasHelped,
             tempo: engine.tempo === 1 ? null : engine.tempo,
             interruptions,
             recoveredAfterS,
@@ -211,11 +217,28 @@
         onstop();
     }
 
+    /** It has helped: that is the whole of what goes on as long as it helps. */
+    function helpedEnough(): void {
+        isOver = true;
+        hasHelped = true;
+        engine.stop();
+        report();
+        onend();
+    }
+
     function enough(): void {
         engine.enough();
         breaths = engine.breaths;
         reported = -1;
     }
+
+    /** What takes the practice on from here. */
+    const onward = $derived<Onward[]>([
+        ...(item.as_needed?.way === 'open' && isExercise ? [{ words: 'helped', run: helpedEnough }] : []),
+        ...(canBeEnough ? [{ words: 'enough', run: enough }] : []),
+        ...(taught ? [{ words: 'skip-teaching', run: () => engine.skip() }] : []),
+        ...(isOpen ? [{ words: 'tap', run: () => engine.tap(), keys: 'Space' }] : []),
+    ]);
 
     function key(event: KeyboardEvent): void {
         if (event.key === 'Escape') {
@@ -238,7 +261,7 @@
     }}
 />
 
-<main class="player">
+<main class="player" class:dim={isDim}>
     <div class="row">
         <h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
         {#if item.recovery && helped !== 'shown'}<button
@@ -257,47 +280,26 @@
             >{/if}
     </div>
     {#if item.recovery}<Easing {help} {seconds} bind:helped />{/if}
-    {#if played.breaths !== null}
-        <div class="row tally">
-            <BreathTally
-                done={moment ? moment.breathsDone : 0}
-                of={breaths}
-                label="{moment?.breathsDone ?? 0} / {breaths}"
-            />
-            <span class="muted"
-                >{isExercise && cue && cue.place.of > 0
-                    ? cue.place.breath === breaths
-                        ? t('patient.practice.last')
-                        : t('patient.practice.nth', { n: cue.place.breath, all: breaths })
-                    : ''}</span
-            >
-        </div>
-    {/if}
+    {#if played.breaths !== null}<Done
+            done={moment?.breathsDone ?? 0}
+            of={breaths}
+            cue={isExercise ? cue : null}
+        />{/if}
     <Pacer {item} {moment} {stage} {taught} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
     <p class="small muted hint">
         {taught ? '' : criterion}
         {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
     </p>
-    <div class="foot stack">
-        {#if canBeEnough}<button type="button" class="button second" onclick={enough}
-                >{t('patient.practice.enough')}</button
-            >{/if}
-        {#if taught}<button type="button" class="button second" onclick={() => engine.skip()}
-                >{t('patient.practice.skip-teaching')}</button
-            >{/if}
-        {#if isOpen}<button type="button" class="button second" onclick={() => engine.tap()} aria-keyshortcuts="Space"
-                >{t('patient.practice.tap')}</button
-            >{/if}
-        <div class="row">
-            <button type="button" class="button plain" onclick={pause}
-                >{t(isPaused ? 'patient.practice.go-on' : 'patient.practice.pause')}</button
-            >
-            <button type="button" class="button plain" aria-pressed={hasSound} onclick={sound}
-                >{t(hasSound ? 'patient.practice.sound' : 'patient.practice.no-sound')}</button
-            >
-        </div>
-        {#if item.tempo}<PaceRow tempo={item.tempo} onpace={(factor) => engine.setTempo(factor)} />{/if}
-    </div>
+    <Foot
+        {onward}
+        {isPaused}
+        {hasSound}
+        bind:isDim
+        tempo={item.tempo}
+        onpause={pause}
+        onsound={sound}
+        onpace={(factor) => engine.setTempo(factor)}
+    />
     <div class="always">
         {#if item.recovery}<button type="button" class="button back" onclick={breathBack}
                 >{t('patient.practice.breath-back')}</button
@@ -327,6 +329,15 @@
     }
     .hint {
         min-height: 2.8em;
+    }
+    /* For a dark room: the word and its number, and what stops it. */
+    .dim .hint,
+    .dim :global(.tally),
+    .dim :global(.ridge) {
+        visibility: hidden;
+    }
+    .dim .name {
+        opacity: 0;
     }
     .player > .row .urgent {
         flex: 0 1 auto;

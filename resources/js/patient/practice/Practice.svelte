@@ -54,8 +54,10 @@
         interruptions: 0,
         open_ms: null,
         self_checks: null,
+        pace_taps: null,
         steps_done: null,
         enough_step: null,
+        enough: false,
         tempo: null,
         before: null,
         after: null,
@@ -72,6 +74,8 @@
         step = 'ready';
     }
 
+    /** The breath, tapped before it began. */
+    let tapsBefore = $state.raw<number[] | null>(null);
     let voice = $state.raw<Voice | null>(null);
     let joinedSeconds = $state<number | null>(null);
 
@@ -99,6 +103,7 @@
                   }))
                 : null;
         log.enough_step = done.enoughStep;
+        log.enough = done.enough;
         log.tempo = done.tempo;
         log.open_ms = done.openMs.length > 0 ? [...done.openMs] : null;
         log.interruptions = done.interruptions;
@@ -207,7 +212,16 @@
 {:else if step === 'before'}
     <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
 {:else if step === 'ready'}
-    <GetReady {item} {played} {isShort} onstart={start} onback={onleave} />
+    <GetReady
+        {item}
+        {played}
+        {isShort}
+        ontaps={(taps) => {
+            tapsBefore = taps;
+        }}
+        onstart={start}
+        onback={onleave}
+    />
 {:else if step === 'play' && context}
     <Player
         {item}
@@ -238,6 +252,7 @@
     <After
         symptom={of.rated_symptom}
         checks={item.checks}
+        {tapsBefore}
         onchange={(ratings) => keepUnfinished({ ...log, ...ratings })}
         onfinished={finished}
     />

@@ -1,0 +1,22 @@
+import type { Page } from '@playwright/test';
+import { addPatient, expect, newName, screen, signIn } from './support';
+
+export async function onTheBench(page: Page, stem: string): Promise<string> {
+    await signIn(page);
+    const record = await addPatient(page, newName(stem));
+    await screen(page);
+    await page.goto(`${record}/bench`);
+    return record;
+}
+
+/** Does something on the Bench, and waits for what PHP says to it. */
+export async function andAnswered(page: Page, what: () => Promise<unknown>): Promise<void> {
+    const answer = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
+    await what();
+    await answer;
+}
+
+export async function issued(page: Page): Promise<void> {
+    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
+}
