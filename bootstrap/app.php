@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Guard\OurHosts;
 use App\Guard\Problems;
+use App\Http\Controllers\UpController;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\ReadableText;
@@ -23,8 +24,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
         then: function (Application $app): void {
+            Route::get('/up', UpController::class);
+            Route::middleware(EncryptCookies::class)->group(__DIR__.'/../routes/shell.php');
             Route::middleware('patient')->prefix('api/v1')->group(__DIR__.'/../routes/patient.php');
             if ($app->environment('e2e')) {
                 Route::middleware('web')->group(__DIR__.'/../routes/measure.php');

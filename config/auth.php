@@ -20,4 +20,9 @@ return [
     'providers' => [
         'practitioners' => ['driver' => 'eloquent', 'model' => Practitioner::class],
     ],
+
+    // Minutes that a link for a new password works, and seconds before another is sent.
+    'passwords' => [
+        'practitioners' => ['provider' => 'practitioners', 'table' => 'password_reset_tokens', 'expire' => 30, 'throttle' => 60],
+    ],
 ];

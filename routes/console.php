@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Guard\Wellbeing;
 use App\Jobs\ForgetOldAccessLinks;
+use App\Jobs\ForgetOldMails;
 use Illuminate\Support\Facades\Schedule;
 
+Schedule::call(Wellbeing::beat(...))->everyMinute()->name('beat');
 Schedule::command('caseload:refresh')->everyMinute()->withoutOverlapping(10);
 // Days begin at different hours for different patients: every hour is every day for each of them.
 Schedule::command('programmes:recheck')->hourlyAt(20)->withoutOverlapping(50);
 Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10');
+Schedule::job(new ForgetOldMails)->dailyAt('03:20');

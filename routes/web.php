@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccessController;
+use App\Http\Controllers\Account\AccountController;
+use App\Http\Controllers\Account\ForgottenController;
+use App\Http\Controllers\Account\JoinController;
+use App\Http\Controllers\Account\SecondFactorController;
 use App\Http\Controllers\AppointmentController;
 use App\Http\Controllers\AskedFormController;
 use App\Http\Controllers\BenchController;
@@ -10,7 +14,9 @@ use App\Http\Controllers\BenchToolsController;
 use App\Http\Controllers\CaseloadController;
 use App\Http\Controllers\Clinic\ClinicController;
 use App\Http\Controllers\Clinic\ExercisesController;
+use App\Http\Controllers\Clinic\OutboxPageController;
 use App\Http\Controllers\Clinic\OwnExerciseController;
+use App\Http\Controllers\Clinic\PeopleController;
 use App\Http\Controllers\Clinic\RoutineController;
 use App\Http\Controllers\Clinic\TemplateController;
 use App\Http\Controllers\Clinic\VoiceController;
@@ -18,7 +24,6 @@ use App\Http\Controllers\KeptAsideController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\NewFindingsController;
 use App\Http\Controllers\PaperController;
-use App\Http\Controllers\Patient\ShellController;
 use App\Http\Controllers\PatientController;
 use App\Http\Controllers\PauseController;
 use App\Http\Controllers\ProgrammeController;
@@ -32,21 +37,50 @@ use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\VersionController;
 use App\Http\Middleware\LeavesTrail;
+use App\Http\Middleware\SessionHolds;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest:practitioner')->group(function () {
     Route::get('/sign-in', [SignInController::class, 'create']);
     Route::post('/sign-in', [SignInController::class, 'store']);
+    Route::get('/sign-in/code', [SignInController::class, 'code']);
+    Route::post('/sign-in/code', [SignInController::class, 'acceptCode']);
+    Route::get('/join', [JoinController::class, 'create']);
+    Route::post('/join', [JoinController::class, 'store']);
+    Route::post('/join/look', [JoinController::class, 'look'])->middleware('throttle:30,1');
+    Route::get('/forgotten', [ForgottenController::class, 'create']);
+    Route::post('/forgotten', [ForgottenController::class, 'store']);
+    Route::get('/new-password', [ForgottenController::class, 'edit']);
+    Route::post('/new-password', [ForgottenController::class, 'update']);
 });
 
-Route::middleware('auth:practitioner')->group(function () {
-    Route::post('/sign-out', [SignInController::class, 'destroy']);
+Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth:practitioner');
+
+Route::middleware(['auth:practitioner', SessionHolds::class, LeavesTrail::class])->group(function () {
+    Route::prefix('/account')->group(function () {
+        Route::get('/', [AccountController::class, 'show']);
+        Route::put('/details', [AccountController::class, 'details']);
+        Route::put('/password', [AccountController::class, 'password']);
+        Route::delete('/sessions', [AccountController::class, 'endOthers']);
+        Route::delete('/sessions/{key}', [AccountController::class, 'endSession'])->where('key', '[0-9a-f]{16}');
+        Route::post('/second-factor', [SecondFactorController::class, 'begin']);
+        Route::put('/second-factor', [SecondFactorController::class, 'confirm']);
+        Route::delete('/second-factor', [SecondFactorController::class, 'remove']);
+    });
     Route::get('/', CaseloadController::class);
     Route::get('/clinic', [ClinicController::class, 'show']);
     Route::put('/clinic/settings', [ClinicController::class, 'settings'])->middleware('can:lead');
     Route::put('/clinic/reliabilities', [ClinicController::class, 'reliabilities'])->middleware('can:lead');
     Route::put('/clinic/thresholds', [ClinicController::class, 'thresholds'])->middleware('can:lead');
-    Route::put('/clinic/people/{practitioner}', [ClinicController::class, 'update'])->middleware('can:lead');
+    Route::middleware('can:lead')->prefix('/clinic')->group(function () {
+        Route::get('/outbox', OutboxPageController::class);
+        Route::put('/second-factor', [PeopleController::class, 'demandSecondFactor']);
+        Route::post('/invitations', [PeopleController::class, 'invite']);
+        Route::delete('/invitations/{invitation}', [PeopleController::class, 'withdraw'])->where('invitation', '\d{1,15}');
+        Route::put('/people/{practitioner}', [PeopleController::class, 'role']);
+        Route::post('/people/{practitioner}/end', [PeopleController::class, 'end']);
+        Route::delete('/people/{practitioner}/second-factor', [PeopleController::class, 'removeSecondFactor']);
+    });
     Route::get('/voice', [VoiceController::class, 'show']);
     Route::prefix('/voice/{line}')->where(['line' => '[a-z0-9.-]{1,60}'])->group(function () {
         Route::post('/', [VoiceController::class, 'store']);
@@ -74,7 +108,7 @@ Route::middleware('auth:practitioner')->group(function () {
         Route::delete('/routines/{ownRoutine}', [RoutineController::class, 'destroy']);
     });
 
-    Route::prefix('/patients/{patient}')->middleware(['can:view,patient', LeavesTrail::class])->group(function () {
+    Route::prefix('/patients/{patient}')->middleware('can:view,patient')->group(function () {
         Route::get('/', [PatientController::class, 'show']);
         Route::get('/screening', [ScreeningController::class, 'show']);
         Route::post('/screening', [ScreeningController::class, 'store']);
@@ -121,9 +155,3 @@ Route::middleware('auth:practitioner')->group(function () {
         Route::post('/pauses/{pause}/end', [PauseController::class, 'end']);
     });
 });
-
-// The patient's side is one page; what it shows comes from the addresses in routes/patient.php. The access token
-// stands behind the # of the link, so it never reaches a log, and opening the link changes nothing.
-Route::get('/enter', ShellController::class);
-Route::get('/worker.js', [ShellController::class, 'worker']);
-Route::get('/my/{any?}', ShellController::class)->where('any', '.*');

@@ -39,7 +39,7 @@ final class ProgressOf
         }
         $first = $programme->history()->firstDay();
         $practices = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($first))->orderBy('started_at')
-            ->limit(self::MOST)->get();
+            ->limit(self::MOST)->get()->filter(fn (Practice $practice) => $practice->record()->isCredited())->values();
         $adherence = AdherenceOf::programme(
             $programme, $patient, array_values($practices->map(fn (Practice $practice) => $practice->record())->all()),
             $patient->pauses()->orderBy('from_at')->limit(500)->get(),
@@ -146,7 +146,7 @@ final class ProgressOf
         foreach ($patient->symptoms()->limit(ChosenSymptom::MOST)->get() as $symptom) {
             $add(ucfirst($symptom->name), $rated(fn (DiaryEntry $entry) => $entry->content['ratings'][$symptom->id] ?? null));
         }
-        $add((string) __('patient.progress.sleep'), $rated(fn (DiaryEntry $entry) => $entry->content['sleep']));
+        $add((string) __('patient.progress.sleep'), $rated(fn (DiaryEntry $entry) => $entry->content['sleep'] ?? null));
 
         return $found;
     }

@@ -43,7 +43,8 @@ final class TodayItems
         $pauses = $patient->pauses()->holding($now)->with('redFlag')->limit(50)->get();
         $lookedAt = $patient->pauses()->whereNotNull('until_at')->whereNotNull('ended_by')->orderByDesc('until_at')->limit(50)->get();
         $today = $patient->dayOf($now);
-        $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->limit(200)->get(['lineage'])
+        $done = $patient->practices()->where('started_at', '>=', $patient->clock()->startsAt($today))->whereNull('doubt')->limit(200)
+            ->get(['lineage'])
             ->countBy('lineage');
         $since = $patient->clock()->startsAt($today);
         $ticked = $patient->ticks()->where('ticked_at', '>=', $since)->limit(200)->get(['lineage'])->countBy('lineage');

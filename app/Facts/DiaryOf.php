@@ -32,8 +32,8 @@ final class DiaryOf
                 ->map(fn (ChosenSymptom $symptom) => ['id' => $symptom->id, 'name' => $symptom->name]),
             'late_days' => DiaryDay::LATE_DAYS,
             'entries' => $entries->map(fn (DiaryEntry $entry) => [
-                'date' => $entry->day->format('Y-m-d'), 'ratings' => (object) $entry->content['ratings'],
-                'sleep' => $entry->content['sleep'], 'text' => $entry->content['text'], 'late' => $entry->is_late,
+                'date' => $entry->day->format('Y-m-d'), 'ratings' => (object) ($entry->content['ratings'] ?? []),
+                'sleep' => $entry->content['sleep'] ?? null, 'text' => $entry->content['text'] ?? '', 'late' => $entry->is_late,
             ]),
             'changes' => array_values(
                 $versions?->map(

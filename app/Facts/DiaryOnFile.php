@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Facts;
 
+use App\Models\Casts\SealedList;
 use App\Models\ChosenSymptom;
-use Illuminate\Support\Facades\Crypt;
 use IvoryPace\Calendar\PatientDay;
 use stdClass;
 
@@ -19,10 +19,10 @@ final readonly class DiaryOnFile
 
     public static function read(stdClass $row): self
     {
-        /** @var array{ratings: array<array-key, int>, sleep: int|null} $content */
-        $content = json_decode(Crypt::decryptString((string) $row->content), true);
+        /** @var array{ratings?: array<array-key, int>, sleep?: int|null} $content */
+        $content = SealedList::open((string) $row->content);
 
-        return new self(PatientDay::of((string) $row->day), $content['ratings'], $content['sleep']);
+        return new self(PatientDay::of((string) $row->day), $content['ratings'] ?? [], $content['sleep'] ?? null);
     }
 
     /** 0–10; null when it was not rated that day. */

@@ -59,12 +59,15 @@ final class EvidenceOf
         return new Evidence($this->rated($this->practicesOf($item, $from)), $result->due, $result->credit);
     }
 
-    /** @return list<PracticeOnFile> */
-    public function practicesFrom(PatientDay $from, ?PatientDay $to = null): array
+    /** @return list<PracticeOnFile> those that count */
+    public function practicesFrom(PatientDay $from, ?PatientDay $to = null, bool $doubtfulToo = false): array
     {
         $found = [];
         foreach ($this->practices as $practice) {
             // A year has a thousand of them, and this is asked for often: dates are compared as text.
+            if (! $doubtfulToo && ! $practice->record->isCredited()) {
+                continue;
+            }
             if ($practice->day->date >= $from->date && ($to === null || $practice->day->date <= $to->date)) {
                 $found[] = $practice;
             }

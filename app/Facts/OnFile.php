@@ -295,7 +295,8 @@ final readonly class OnFile
      */
     private static function enough(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->where('started_at', '<=', $now)
+        $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->whereNull('doubt')
+            ->where('started_at', '<=', $now)
             ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))
             ->selectRaw(
                 'patient_id, programme_version_id, lineage, enough_step, tempo, row_number() over (partition by patient_id order by '

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Facts;
 
+use App\Models\Casts\Sealed;
 use DateTimeImmutable;
 use DateTimeZone;
-use Illuminate\Support\Facades\Crypt;
 use IvoryPace\Calendar\PatientClock;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Health\StopClass;
 use IvoryPace\Health\StopSymptom;
+use IvoryPace\Practice\Doubt;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
 use stdClass;
@@ -21,7 +22,7 @@ final readonly class PracticeOnFile
     public const COLUMNS = [
         'id', 'patient_id', 'lineage', 'anchor', 'started_at', 'received_at', 'breaths_done', 'breaths_prescribed', 'seconds_done',
         'seconds_prescribed',
-        'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark',
+        'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark', 'doubt',
     ];
 
     private function __construct(
@@ -52,6 +53,7 @@ final readonly class PracticeOnFile
             PracticeRecord::of(
                 (string) $row->lineage, $startedAt, (int) $row->breaths_done, (int) $row->breaths_prescribed, (int) $row->seconds_done,
                 (int) $row->seconds_prescribed, $stopClass, $row->anchor === null ? null : Anchor::from((string) $row->anchor),
+                $row->doubt === null ? null : Doubt::from((string) $row->doubt),
             ),
             (string) $row->received_at,
             self::whole($row->before), self::whole($row->after), self::whole($row->effort),
@@ -68,7 +70,7 @@ final readonly class PracticeOnFile
 
     public function remark(): string
     {
-        return $this->sealedRemark === null ? '' : trim(Crypt::decryptString($this->sealedRemark));
+        return $this->sealedRemark === null ? '' : trim(Sealed::open($this->sealedRemark) ?? Sealed::UNREADABLE);
     }
 
     private static function whole(mixed $value): ?int

@@ -35,7 +35,7 @@ final readonly class ReachOf
     public static function reach(Patient $patient, PatientFacts $facts, CarbonImmutable $now): Reach
     {
         $enough = Practice::query()->toBase()->where('patient_id', $patient->id)
-            ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))->whereNotNull('enough_step')
+            ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))->whereNotNull('enough_step')->whereNull('doubt')
             ->orderByDesc('started_at')->limit(HomeCeiling::LATEST)->get(['programme_version_id', 'lineage', 'enough_step', 'tempo'])
             ->all();
 

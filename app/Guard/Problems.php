@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Log;
 use PDOException;
 use Symfony\Component\HttpFoundation\Response as AnyResponse;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -24,6 +25,15 @@ final class Problems
 
     public static function register(Exceptions $exceptions): void
     {
+        $exceptions->report(function (QueryException $problem): bool {
+            // Its own message holds the values, which are a patient's.
+            Log::error('The database refused a statement.', [
+                'code' => $problem->getCode(), 'sql' => $problem->getSql(),
+                'why' => self::withoutValues($problem->getPrevious()?->getMessage() ?? ''), 'at' => self::placeOf($problem),
+            ]);
+
+            return false;
+        });
         $exceptions->render(fn (PDOException $problem, Request $request) => match (true) {
             self::isConnectionTrouble($problem) => self::answer(503, null, $request),
             // What got past every check and the database would not have: a value, not a fault of ours. It is logged all the same.
@@ -69,6 +79,23 @@ final class Problems
         $answer->headers->set('X-Problem', (string) $status);
 
         return $answer;
+    }
+
+    /** "Duplicate entry '…' for key 'practices_uuid_unique'": names of keys are told, entries are not. */
+    private static function withoutValues(string $message): string
+    {
+        return (string) preg_replace("/(?<!key )(?<!column )'[^']*'/", "'…'", $message);
+    }
+
+    private static function placeOf(Throwable $problem): string
+    {
+        foreach ($problem->getTrace() as $step) {
+            if (isset($step['file']) && ! str_contains($step['file'], '/vendor/')) {
+                return str_replace(base_path().'/', '', $step['file']).':'.($step['line'] ?? 0);
+            }
+        }
+
+        return '';
     }
 
     private static function isConnectionTrouble(PDOException $problem): bool

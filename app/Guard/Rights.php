@@ -16,6 +16,7 @@ final class Rights
         'programme_items' => [], 'programme_versions' => [], 'raised_red_flags' => [], 'red_flag_actions' => [], 'screenings' => [],
         'screening_answers' => [], 'second_looks' => [], 'session_notes' => [], 'measurements' => [], 'habit_ticks' => [],
         'home_checks' => [], 'migrations' => [],
+        'invitations' => ['used_at', 'withdrawn_at'],
         'asked_forms' => ['answered_on', 'answers', 'answered', 'score', 'missing', 'completed_at', 'settled_at'],
         'pauses' => ['until_at', 'ended_by', 'looked_at'],
         'programmes' => ['closed_on', 'outcome', 'outcome_note', 'closed_by', 'is_active', 'updated_at'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -69,7 +70,7 @@ final class AskedForm extends Row
     {
         return [
             'asked_at' => 'immutable_datetime', 'completed_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
-            'answers' => 'encrypted:array', 'score' => 'float',
+            'answers' => SealedList::class, 'score' => 'float',
         ];
     }
 }

@@ -19,6 +19,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string|null $crisis_number whom to call with thoughts of suicide; nobody is screened before it is entered
  * @property array<string, mixed>|null $thresholds as typed
  * @property array<string, mixed>|null $reliabilities of questionnaires
+ * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
 final class Clinic extends Row
@@ -27,6 +28,8 @@ final class Clinic extends Row
     use HasFactory;
 
     protected $table = 'clinics';
+
+    protected $attributes = ['demands_second_factor' => false];
 
     /** @return HasMany<Practitioner, $this> */
     public function practitioners(): HasMany
@@ -49,6 +52,6 @@ final class Clinic extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['thresholds' => 'array', 'reliabilities' => 'array', 'school' => School::class];
+        return ['thresholds' => 'array', 'reliabilities' => 'array', 'demands_second_factor' => 'boolean', 'school' => School::class];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 
 /**
@@ -26,7 +27,7 @@ final class DiaryEntry extends Row
     protected function casts(): array
     {
         return [
-            'day' => 'immutable_date:Y-m-d', 'content' => 'encrypted:array', 'is_late' => 'boolean', 'written_at' => 'immutable_datetime',
+            'day' => 'immutable_date:Y-m-d', 'content' => SealedList::class, 'is_late' => 'boolean', 'written_at' => 'immutable_datetime',
         ];
     }
 }

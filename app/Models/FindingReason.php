@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Safety\Cause;
@@ -38,6 +39,6 @@ final class FindingReason extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['given_at' => 'immutable_datetime', 'message' => 'encrypted', 'reason' => 'encrypted', 'cause' => 'array'];
+        return ['given_at' => 'immutable_datetime', 'message' => Sealed::class, 'reason' => Sealed::class, 'cause' => 'array'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -38,6 +39,6 @@ final class Handover extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime'];
+        return ['at' => 'immutable_datetime', 'reason' => Sealed::class];
     }
 }

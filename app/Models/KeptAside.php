@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -42,7 +43,7 @@ final class KeptAside extends Row
     protected function casts(): array
     {
         return [
-            'body' => 'encrypted:array', 'is_urgent' => 'boolean', 'accepted' => 'boolean',
+            'body' => SealedList::class, 'is_urgent' => 'boolean', 'accepted' => 'boolean',
             'sent_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\ProposalKind;
@@ -34,7 +35,7 @@ final class MadeDecision extends Row
     {
         return [
             'proposed' => ProposalKind::class, 'decided' => Decision::class, 'agrees' => 'boolean', 'decided_at' => 'immutable_datetime',
-            'reason' => 'encrypted',
+            'reason' => Sealed::class,
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use IvoryPace\Safety\Level;
 
@@ -33,7 +34,7 @@ final class NewFinding extends Row
     protected function casts(): array
     {
         return [
-            'level' => Level::class, 'message' => 'encrypted', 'cause' => 'array', 'looked_at' => 'encrypted',
+            'level' => Level::class, 'message' => Sealed::class, 'cause' => 'array', 'looked_at' => Sealed::class,
             'found_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
         ];
     }

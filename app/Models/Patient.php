@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Database\Factories\PatientFactory;
 use DateTimeImmutable;
@@ -202,7 +204,7 @@ final class Patient extends Row
     protected function casts(): array
     {
         return [
-            'birth_date' => 'immutable_date', 'contact' => 'encrypted', 'checked_facts' => 'encrypted:array',
+            'birth_date' => 'immutable_date', 'contact' => Sealed::class, 'checked_facts' => SealedList::class,
             'created_at' => 'immutable_datetime',
         ];
     }

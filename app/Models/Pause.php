@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -98,6 +99,6 @@ final class Pause extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => 'encrypted', 'likeness' => 'array'];
+        return ['from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => Sealed::class, 'likeness' => 'array'];
     }
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use IvoryPace\Health\StopClass;
 use IvoryPace\Health\StopSymptom;
+use IvoryPace\Practice\Doubt;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
 
@@ -41,6 +43,7 @@ use IvoryPace\Programme\Anchor;
  * @property array<string, string>|null $self_checks answers by what was asked
  * @property int|null $enough_step the step in which the patient said that it is enough
  * @property string $source device or paper
+ * @property Doubt|null $doubt why it cannot have been so
  * @property string|null $remark
  * @property StopClass|null $stop_class
  * @property StopSymptom|null $stop_symptom
@@ -73,7 +76,7 @@ final class Practice extends Row
         return PracticeRecord::of(
             $this->lineage, $this->started_at, $this->breaths_done, $this->breaths_prescribed, $this->seconds_done,
             $this->seconds_prescribed,
-            $this->stop_class, $this->anchor,
+            $this->stop_class, $this->anchor, $this->doubt,
         );
     }
 
@@ -83,8 +86,8 @@ final class Practice extends Row
         return [
             'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
-            'remark' => 'encrypted', 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float',
-            'slight_symptom' => 'boolean', 'is_short' => 'boolean',
+            'remark' => Sealed::class, 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float',
+            'slight_symptom' => 'boolean', 'is_short' => 'boolean', 'doubt' => Doubt::class,
         ];
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Database\Factories\PractitionerFactory;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -14,8 +16,15 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $clinic_id
  * @property string $name
  * @property string $profession
+ * @property string|null $registration
  * @property Role $role
- * @property string $email
+ * @property string $email in small letters; compared by bytes
+ * @property string $password
+ * @property CarbonImmutable|null $ended_at since when this person no longer works here
+ * @property string|null $second_factor the secret of the codes
+ * @property CarbonImmutable|null $second_factor_at since when it is asked for; null while it is only being set up
+ * @property int|null $second_factor_step the last one used
+ * @property list<string>|null $recovery_codes hashes of those that are left
  * @property Clinic $clinic
  */
 final class Practitioner extends Authenticatable
@@ -27,7 +36,13 @@ final class Practitioner extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    /** What is not there yet when an account begins. */
+    protected $attributes = [
+        'registration' => null, 'ended_at' => null, 'second_factor' => null, 'second_factor_at' => null, 'second_factor_step' => null,
+        'recovery_codes' => null, 'remember_token' => null,
+    ];
+
+    protected $hidden = ['password', 'remember_token', 'second_factor', 'recovery_codes'];
 
     /** @return BelongsTo<Clinic, $this> */
     public function clinic(): BelongsTo
@@ -35,9 +50,29 @@ final class Practitioner extends Authenticatable
         return $this->belongsTo(Clinic::class);
     }
 
+    public function hasSecondFactor(): bool
+    {
+        return $this->second_factor_at !== null;
+    }
+
+    /** However it was typed. */
+    public static function addressOf(string $typed): string
+    {
+        return mb_strtolower(trim($typed));
+    }
+
+    /** @return Attribute<string, string> */
+    protected function email(): Attribute
+    {
+        return Attribute::set(fn (string $typed): string => self::addressOf($typed));
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return [
+            'password' => 'hashed', 'role' => Role::class, 'ended_at' => 'immutable_datetime', 'second_factor' => 'encrypted',
+            'second_factor_at' => 'immutable_datetime', 'recovery_codes' => 'encrypted:array',
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -90,6 +91,8 @@ final class Programme extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['closed_on' => 'immutable_date', 'is_maintenance' => 'boolean', 'outcome' => Outcome::class, 'outcome_note' => 'encrypted'];
+        return [
+            'closed_on' => 'immutable_date', 'is_maintenance' => 'boolean', 'outcome' => Outcome::class, 'outcome_note' => Sealed::class,
+        ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -98,7 +100,7 @@ final class ProgrammeVersion extends Row
     {
         return [
             'in_force_from' => 'immutable_date', 'ends_on' => 'immutable_date', 'review_on' => 'immutable_date',
-            'issued_at' => 'immutable_datetime', 'reason' => 'encrypted', 'goal' => 'encrypted:array', 'patient_note' => 'encrypted',
+            'issued_at' => 'immutable_datetime', 'reason' => Sealed::class, 'goal' => SealedList::class, 'patient_note' => Sealed::class,
             'school' => School::class,
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -34,6 +35,6 @@ final class RedFlagAction extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['recorded_at' => 'immutable_datetime', 'action' => 'encrypted'];
+        return ['recorded_at' => 'immutable_datetime', 'action' => Sealed::class];
     }
 }

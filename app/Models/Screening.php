@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,6 +47,6 @@ final class Screening extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['completed_at' => 'immutable_datetime', 'remark' => 'encrypted'];
+        return ['completed_at' => 'immutable_datetime', 'remark' => Sealed::class];
     }
 }

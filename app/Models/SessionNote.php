@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -39,6 +40,6 @@ final class SessionNote extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['text' => 'encrypted', 'signed_at' => 'immutable_datetime'];
+        return ['text' => Sealed::class, 'signed_at' => 'immutable_datetime'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -33,6 +34,6 @@ final class SessionStep extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['content' => 'encrypted:array', 'kept_at' => 'immutable_datetime'];
+        return ['content' => SealedList::class, 'kept_at' => 'immutable_datetime'];
     }
 }

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Who opened or changed what of which patient.
+ * Who opened, changed or took out what, and of which patient; a practitioner or a patient's device.
  *
- * @property string $kind read or write
+ * @property TrailKind $kind
  * @property string $what
  * @property CarbonImmutable $at
- * @property Practitioner $practitioner
- * @property Patient $patient
+ * @property string|null $patient_id
+ * @property array<string, array{mixed, mixed}>|null $detail what was and what became of it, by name
+ * @property Practitioner|null $practitioner
+ * @property Device|null $device of the patient
+ * @property Patient|null $patient
  */
 final class TrailEntry extends Row
 {
@@ -34,9 +38,15 @@ final class TrailEntry extends Row
         return $this->belongsTo(Patient::class);
     }
 
+    /** @return BelongsTo<Device, $this> */
+    public function device(): BelongsTo
+    {
+        return $this->belongsTo(Device::class);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at' => 'immutable_datetime'];
+        return ['at' => 'immutable_datetime', 'kind' => TrailKind::class, 'detail' => SealedList::class];
     }
 }

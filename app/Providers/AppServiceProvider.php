@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Guard\DeviceGuard;
+use App\Guard\Trail;
+use App\Mail\OutboxTransport;
+use App\Models\Clinic;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
+use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Role;
 use App\Policies\OwnWorkPolicy;
@@ -18,13 +22,28 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** Of whose rows the trail keeps what was and what became. */
+    private const FOLLOWED = [
+        Patient::class, Clinic::class, Practitioner::class, OwnExercise::class, OwnRoutine::class, OwnTemplate::class,
+    ];
+
+    public function register(): void
+    {
+        $this->app->scoped(Trail::class);
+    }
+
     public function boot(): void
     {
+        foreach (self::FOLLOWED as $model) {
+            $model::updating(fn (Model $row) => app(Trail::class)->changing($row));
+        }
+        Patient::created(fn (Patient $patient) => app(Trail::class)->of($patient));
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict(! $this->app->environment('demo', 'production'));
         Auth::viaRequest('device-credential', fn (Request $request) => DeviceGuard::deviceOf($request));
@@ -37,6 +56,7 @@ final class AppServiceProvider extends ServiceProvider
                 ? Response::allow()
                 : Response::denyWithStatus(403, 'Only the clinic’s lead can do this.'),
         );
+        Mail::extend('outbox', fn () => new OutboxTransport);
         Vite::useBuildDirectory(config()->string('app.build_directory'));
     }
 }

@@ -6,6 +6,8 @@ write_environment() {
   if [ "$environment" = testing ]; then user=ivory_pace_keeper password=$KEEPER_PASSWORD; fi
   [ -e "$file" ] && key=$(sed -n 's/^APP_KEY=//p' "$file")
   [ -n "$key" ] || key="base64:$(head -c 32 /dev/urandom | base64)"
+  # No queue runs beside the browser tests: what is sent is there at once.
+  local queue=database; [ "$environment" != e2e ] || queue=sync
   local secure=false; case "$url" in https:*) secure=true ;; esac
   umask 077
   cat > "$file.new" <<ENV
@@ -14,7 +16,7 @@ APP_ENV=$environment
 APP_KEY=$key
 APP_DEBUG=false
 APP_URL=$url
-LOG_CHANNEL=single
+LOG_CHANNEL=daily
 LOG_LEVEL=warning
 DB_CONNECTION=mariadb
 DB_HOST=127.0.0.1
@@ -26,6 +28,7 @@ SESSION_SECURE_COOKIE=$secure
 BCRYPT_ROUNDS=$5
 BUILD_DIRECTORY=$6
 INERTIA_SSR_ENABLED=false
+QUEUE_CONNECTION=$queue
 ${7:-}
 ENV
   mv "$file.new" "$file"

@@ -17,7 +17,7 @@ start_web() {
     "$(nginx_binary)" -e "$DIR/nginx-error.log" -p "$DIR" -c "$DIR/nginx.conf" || die "nginx did not start; see $DIR/nginx-error.log"
   fi
   wait_until 30 curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" \
-    || die "the application does not answer; see $DIR/php-fpm.log and storage/logs/laravel.log"
+    || die "the application does not answer; see $DIR/php-fpm.log and storage/logs"
 }
 
 stop_web() {
@@ -68,12 +68,17 @@ write_nginx_configuration() {
   local temporary="$DIR/nginx-temporary" user_line='' types=/etc/nginx/mime.types
   mkdir -p "$temporary"
   if is_root; then user_line="user $APP_USER;"; chown "$APP_USER" "$temporary"; fi
+  cat > "$DIR/nginx-headers.conf" <<CONF
+add_header X-Content-Type-Options nosniff always;
+add_header Referrer-Policy same-origin always;
+add_header Cross-Origin-Opener-Policy same-origin always;
+CONF
   cat > "$DIR/nginx.conf" <<CONF
 $user_line
 worker_processes 2;
 pid $DIR/nginx.pid;
 error_log $DIR/nginx-error.log warn;
-events { worker_connections 256; }
+events { worker_connections 1024; }
 http {
   include $types;
   default_type application/octet-stream;
@@ -83,6 +88,17 @@ http {
   gzip on;
   gzip_types text/css application/javascript application/json image/svg+xml;
   client_max_body_size 2m;
+  # Whoever opens a connection and says nothing is let go; nobody holds them all.
+  client_header_timeout 10s;
+  client_body_timeout 20s;
+  send_timeout 20s;
+  keepalive_timeout 30s;
+  reset_timedout_connection on;
+  limit_conn_zone \$binary_remote_addr zone=connections:1m;
+  limit_conn connections 400;
+  # Redirects carry long addresses.
+  fastcgi_buffer_size 32k;
+  fastcgi_buffers 16 16k;
   client_body_temp_path $temporary/body;
   proxy_temp_path $temporary/proxy;
   fastcgi_temp_path $temporary/fastcgi;
@@ -92,9 +108,11 @@ http {
     listen 127.0.0.1:$WEB_PORT;
     root $ROOT/public;
     index index.php;
+    # The application says these itself; here they are also said of files and of what nginx refuses.
+    include $DIR/nginx-headers.conf;
     location ~ ^/build[^/]*/assets/ {
+      include $DIR/nginx-headers.conf;
       add_header Cache-Control "public, max-age=31536000, immutable";
-      add_header X-Content-Type-Options nosniff;
       try_files \$uri =404;
     }
     location = /my.webmanifest { types {} default_type application/manifest+json; }
@@ -105,6 +123,9 @@ http {
       fastcgi_param HTTP_HOST \$http_host;
       fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
       fastcgi_param HTTP_PROXY "";
+      fastcgi_hide_header X-Content-Type-Options;
+      fastcgi_hide_header Referrer-Policy;
+      fastcgi_hide_header Cross-Origin-Opener-Policy;
       fastcgi_pass unix:$SOCKETS/php-fpm.sock;
     }
     location ~ \.php\$ { return 404; }

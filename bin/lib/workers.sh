@@ -1,4 +1,4 @@
-# The queue worker and the scheduler, each in a session of its own.
+# The queue worker and the scheduler, each in a session of its own, and started again whenever they die.
 
 start_worker() {
   local name=$1; shift
@@ -7,9 +7,9 @@ start_worker() {
   (
     export APP_ENV=$ENVIRONMENT
     if is_root && [ "$APP_USER" != root ]; then
-      setsid setpriv --reuid "$APP_USER" --regid "$(id -gn "$APP_USER")" --init-groups "$@" >> "$DIR/$name.log" 2>&1 < /dev/null &
+      setsid setpriv --reuid "$APP_USER" --regid "$(id -gn "$APP_USER")" --init-groups bash "$ROOT/bin/lib/supervise.sh" "$@" >> "$DIR/$name.log" 2>&1 < /dev/null &
     else
-      setsid "$@" >> "$DIR/$name.log" 2>&1 < /dev/null &
+      setsid bash "$ROOT/bin/lib/supervise.sh" "$@" >> "$DIR/$name.log" 2>&1 < /dev/null &
     fi
     echo $! > "$DIR/$name.pid"
   )
@@ -17,7 +17,7 @@ start_worker() {
 
 start_workers() {
   stop_workers # they hold old code in memory
-  start_worker queue php artisan queue:work --sleep=1 --tries=3
+  start_worker queue php artisan queue:work --sleep=1 --tries=3 --max-time=3600
   start_worker scheduler php artisan schedule:work
 }
 

@@ -1,12 +1,18 @@
 import { createInertiaApp, type ResolvedComponent } from '@inertiajs/svelte';
 import '../css/practitioner.css';
+import { takeSecretOutOfTheAddress } from './lib/secret';
+import { belongsTo } from './lib/tab';
 
 const pages = import.meta.glob<ResolvedComponent>('./pages/*.svelte');
+
+takeSecretOutOfTheAddress();
 
 void createInertiaApp({
     nonce: document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content,
     progress: { color: '#1f5c57', showSpinner: false },
-    resolve: async (name) => {
+    resolve: async (name, props) => {
+        // Before the page is drawn: it reads what was kept.
+        belongsTo((props?.props as { who?: { key: string } | null } | undefined)?.who?.key ?? null);
         const page = pages[`./pages/${name}.svelte`];
         if (!page) throw new Error(`There is no page ${name}.`);
         return page();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Access;
 
 use App\Guard\DeviceGuard;
+use App\Guard\Trail;
 use App\Models\AccessLink;
 use App\Models\Device;
 use Illuminate\Support\Facades\DB;
@@ -12,6 +13,10 @@ use Illuminate\Support\Facades\DB;
 /** Uses up an access link: the device gets a credential of its own. */
 final class RegisterDevice
 {
+    public function __construct(private readonly Trail $trail)
+    {
+    }
+
     /** @return array{Device, string}|null the device and its credential; null when the link is used, expired or unknown */
     public function __invoke(string $column, string $hash, string $label): ?array
     {
@@ -31,6 +36,8 @@ final class RegisterDevice
                 'last_seen_at' => now(),
                 'revoked_at' => null,
             ]);
+
+            $this->trail->device($device, 'devices/joined');
 
             return [$device, $credential];
         });

@@ -17,7 +17,7 @@ final class GiveRole
     {
         DB::transaction(function () use ($practitioner, $role) {
             $leads = Practitioner::query()->lockForUpdate()->where('clinic_id', $practitioner->clinic_id)->where('role', Role::Lead)
-                ->pluck('id');
+                ->whereNull('ended_at')->pluck('id');
             if ($role !== Role::Lead && $leads->reject(fn (mixed $id) => $id === $practitioner->id)->isEmpty()) {
                 throw ValidationException::withMessages(['role' => 'A clinic needs a lead. Make someone else the lead first.']);
             }

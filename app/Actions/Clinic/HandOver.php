@@ -23,7 +23,8 @@ final class HandOver
     {
         return DB::transaction(function () use ($patient, $by, $kind, $to, $reason) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($patient->id);
-            $colleague = Practitioner::query()->where('clinic_id', $patient->clinic_id)->find($to);
+            $colleague = Practitioner::query()->where('clinic_id', $patient->clinic_id)
+                ->when($kind !== 'end-share', fn ($query) => $query->whereNull('ended_at'))->find($to);
             $isShared = in_array($to, array_column(SharedWith::of($patient), 'id'), true);
             $problem = match (true) {
                 $colleague === null => 'Choose a colleague of this clinic.',

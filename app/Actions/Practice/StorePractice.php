@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\TappedRate;
 use IvoryPace\Breath\Timeline\Timeline;
+use IvoryPace\Calendar\PatientDay;
 use IvoryPace\InvalidValue;
+use IvoryPace\Practice\Doubt;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Programme\Item;
 use IvoryPace\Programme\SelfCheck;
@@ -72,6 +74,10 @@ final class StorePractice
                 $tempo !== null && abs($limits->within($tempo) - $tempo) > 1e-6, 'tempo', (string) __('patient.log.pace'),
             );
 
+            $doubt = Doubt::of(
+                $started, $ended, $patient->clock()->startsAt(PatientDay::of($version->in_force_from->format('Y-m-d'))),
+                (int) $log['seconds_done'], $timeline->leastMsOf((int) $log['breaths_done']), max(1, $secondsPrescribed),
+            );
             $practice = Practice::query()->create([
                 'uuid' => $log['uuid'],
                 'patient_id' => $patient->id,
@@ -101,6 +107,7 @@ final class StorePractice
                 'joined_ms' => $log['joined_ms'] ?? null,
                 'recovered_after_s' => $prescribed->isRecovery() ? ($log['recovered_after_s'] ?? null) : null,
                 'interruptions' => $log['interruptions'] ?? 0,
+                'doubt' => $doubt,
                 'remark' => $log['remark'] ?? null,
                 'stop_class' => $log['stop_class'] ?? null,
                 'stop_symptom' => $log['stop_symptom'] ?? null,

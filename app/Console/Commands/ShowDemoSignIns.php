@@ -17,7 +17,7 @@ final class ShowDemoSignIns extends Command
     public function handle(): int
     {
         $this->line('Sign in as');
-        foreach (Practitioner::query()->with('clinic')->orderBy('id')->limit(20)->get() as $practitioner) {
+        foreach (Practitioner::query()->whereNull('ended_at')->with('clinic')->orderBy('id')->limit(20)->get() as $practitioner) {
             $this->line(
                 sprintf(
                     '  %-28s %s, %s, %s', $practitioner->email, $practitioner->name, $practitioner->profession, $practitioner->clinic->name,

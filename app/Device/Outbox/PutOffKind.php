@@ -59,6 +59,9 @@ final class PutOffKind implements Kind
 
     public function store(Device $device, array $body, Sent $sent): bool
     {
-        return ($this->putOff)($device, $body, $sent->corrected((string) $body['said_at']))->wasRecentlyCreated;
+        // Nobody says anything later than it arrives.
+        $saidAt = $sent->corrected((string) $body['said_at'])->min($sent->receivedAt);
+
+        return ($this->putOff)($device, $body, $saidAt)->wasRecentlyCreated;
     }
 }

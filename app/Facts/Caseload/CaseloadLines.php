@@ -115,6 +115,12 @@ final class CaseloadLines
         return $computed;
     }
 
+    /** @param  list<string>  $patients */
+    public static function anew(array $patients, CarbonImmutable $now): void
+    {
+        self::compute($patients, $now);
+    }
+
     /**
      * @param  list<mixed>  $ids
      */

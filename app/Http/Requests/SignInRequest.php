@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Guard\Passwords;
+use App\Guard\Trail;
+use App\Guard\Tries;
+use App\Models\Practitioner;
+use App\Models\TrailKind;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Support\Str;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
 final class SignInRequest extends FormRequest
 {
-    private const MOST_BY_ACCOUNT = 5;
-
-    private const MOST_BY_ADDRESS = 30;
+    /** Failures within some minutes: of an account from one address, of an account from anywhere, of an address. */
+    private const MOST = ['account-here' => 5, 'account' => 50, 'address' => 30];
 
     private const MINUTES = 5;
 
@@ -33,29 +35,41 @@ final class SignInRequest extends FormRequest
         ];
     }
 
-    /** @throws ValidationException when the two do not match, or after too many tries */
-    public function authenticate(): void
+    /** @throws ValidationException when the two do not match, or after too many tries; a known and an unknown address take the same time */
+    public function authenticate(Trail $trail): Practitioner
     {
-        $limits = [
-            'sign-in:'.Str::lower($this->string('email')->value()).'|'.$this->ip() => self::MOST_BY_ACCOUNT,
-            'sign-in:'.$this->ip() => self::MOST_BY_ADDRESS,
-        ];
-        foreach ($limits as $key => $most) {
-            if (RateLimiter::tooManyAttempts($key, $most)) {
-                $minutes = (int) ceil(RateLimiter::availableIn($key) / 60);
-                throw ValidationException::withMessages(['email' => "Too many tries. Wait $minutes min, then try again."]);
-            }
-        }
-        if (
-            ! Auth::guard('practitioner')->attempt(
-                ['email' => $this->string('email')->value(), 'password' => $this->string('password')->value()],
-            )
-        ) {
-            foreach (array_keys($limits) as $key) {
-                RateLimiter::hit($key, self::MINUTES * 60);
+        $tries = $this->tries();
+        $tries->ensureSomeAreLeft('email');
+        $who = Practitioner::query()->where('email', $this->address())->first();
+        $isRight = Hash::check($this->string('password')->value(), $who->password ?? Passwords::nobodys());
+        if ($who === null || $who->ended_at !== null || ! $isRight) {
+            $tries->countFailure();
+            if ($who !== null) {
+                $trail->practitioner($who, TrailKind::Refused, 'account/sign-in');
             }
             throw ValidationException::withMessages(['email' => 'E-mail and password do not match.']);
         }
-        RateLimiter::clear(array_key_first($limits));
+        $tries->forget($this->names()['account-here']);
+
+        return $who;
+    }
+
+    private function address(): string
+    {
+        return Practitioner::addressOf($this->string('email')->value());
+    }
+
+    private function tries(): Tries
+    {
+        return new Tries(array_combine($this->names(), self::MOST), self::MINUTES);
+    }
+
+    /** @return array{account-here: string, account: string, address: string} */
+    private function names(): array
+    {
+        $account = hash('sha256', $this->address());
+        $here = Tries::addressOf($this->ip());
+
+        return ['account-here' => "sign-in:$account|$here", 'account' => "sign-in:account:$account", 'address' => "sign-in:$here"];
     }
 }

@@ -62,7 +62,7 @@ final class BenchPage
                 'review_on' => $today->plusDays($isMaintenance ? Maintenance::REVIEW_DAYS : 14)->date,
                 'rated_symptom' => $before->rated_symptom ?? 'tension',
                 'maintenance' => $isMaintenance,
-                'goal' => $before->goal ?? ['words' => '', 'measure' => '', 'target' => '', 'direction' => 'at-most'],
+                'goal' => ($before->goal ?? []) ?: ['words' => '', 'measure' => '', 'target' => '', 'direction' => 'at-most'],
             ],
             'answer' => $answer,
         ];

@@ -6,11 +6,11 @@ namespace App\Pages\Caseload;
 
 use App\Facts\Caseload\CaseloadFilter;
 use App\Facts\Caseload\CaseloadLines;
+use App\Models\Casts\Sealed;
 use App\Models\Clinic;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use IvoryPace\Progress\CaseloadReason;
 use stdClass;
@@ -37,12 +37,22 @@ final class CaseloadPage
      */
     public function lines(int $page): array
     {
-        $rows = $this->narrowed()->orderBy('urgency')->orderByDesc('since')->orderBy('names')->orderBy('patient_id')
-            ->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line');
+        $sealed = $this->page($page);
+        // A line is made of what is on file: one that cannot be read is made anew.
+        $unreadable = array_keys(array_filter($sealed, fn (?string $line) => Sealed::open($line) === null));
+        if ($unreadable !== []) {
+            CaseloadLines::anew($unreadable, now()->toImmutable());
+            $sealed = $this->page($page);
+        }
 
-        return array_values(
-            $rows->map(fn (mixed $line) => (object) json_decode(Crypt::decryptString(is_string($line) ? $line : '')))->all(),
-        );
+        return array_values(array_map(fn (?string $line) => (object) json_decode(Sealed::open($line) ?? ''), $sealed));
+    }
+
+    /** @return array<string, string|null> lines as they are kept, by patient */
+    private function page(int $page): array
+    {
+        return $this->narrowed()->orderBy('urgency')->orderByDesc('since')->orderBy('names')->orderBy('patient_id')
+            ->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line', 'patient_id')->all();
     }
 
     /**

@@ -69,7 +69,7 @@ final class Details
     /** @return list<PracticeOnFile> latest first */
     private function shown(): array
     {
-        return array_reverse($this->reading->evidence()->practicesFrom($this->reading->from()));
+        return array_reverse($this->reading->evidence()->practicesFrom($this->reading->from(), doubtfulToo: true));
     }
 
     /** @return list<PracticeOnFile> */

@@ -91,7 +91,8 @@ final class PracticeLines
     /** What else was different about it. */
     private static function circumstances(Practice $practice): string
     {
-        return ($practice->is_short ? ', short version' : '')
+        return ($practice->doubt === null ? '' : ", not counted: {$practice->doubt->label()}")
+            .($practice->is_short ? ', short version' : '')
             .($practice->joined_ms === null ? '' : sprintf(', from %.1f s a breath', $practice->joined_ms / 1000))
             .(
                 $practice->recovered_after_s === null

@@ -31,7 +31,7 @@ final class VersionSheet
             'rated_symptom' => $version->rated_symptom,
             'reason' => $version->reason,
             'school' => $version->school->label(),
-            'goal' => $version->goal === null ? null : [...$version->goal, 'summary' => self::goal($version->goal)],
+            'goal' => ($version->goal ?? []) === [] ? null : [...$version->goal, 'summary' => self::goal($version->goal)],
             'patient_note' => $version->patient_note,
             'items' => $version->items->map(self::item(...)),
             'finding_reasons' => $version->findingReasons->map(fn (FindingReason $reason) => [

@@ -73,7 +73,8 @@ final class RecordOf
                         default => "no longer shared with {$handover->to->name}",
                     }, 'by' => $handover->by->name, 'on' => $day($handover->at), 'reason' => $handover->reason,
                 ]),
-            'colleagues' => Practitioner::query()->where('clinic_id', $patient->clinic_id)->orderBy('name')->limit(self::MOST)->get()
+            'colleagues' => Practitioner::query()->where('clinic_id', $patient->clinic_id)->whereNull('ended_at')->orderBy('name')
+                ->limit(self::MOST)->get()
                 ->map(fn (Practitioner $colleague) => ['id' => $colleague->id, 'name' => $colleague->name]),
             'trail' => $reader->role === Role::Lead ? TrailOf::patient($patient) : null,
         ];

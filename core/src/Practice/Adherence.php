@@ -44,7 +44,7 @@ final class Adherence
         private readonly array $putOffs = [],
     ) {
         $this->due = new DuePractices($history, $clock);
-        foreach ($records as $record) {
+        foreach (PracticeRecord::credited($records) as $record) {
             $this->records[$record->lineage][$clock->dayOf($record->startedAt)->date][] = $record;
         }
         foreach ($this->records as $lineage => $days) {

@@ -22,6 +22,7 @@ final readonly class PracticeRecord
     /**
      * @param  float  $done  breaths or seconds done, 0 or more
      * @param  float  $prescribed  breaths or seconds prescribed, more than 0
+     * @param  Doubt|null  $doubt  why it cannot have been so: then it is credited with nothing
      * @param  bool  $stoppedForSymptom  stopped for a symptom: counts in full, nobody is scored down for stopping safely
      *
      * @throws InvalidValue
@@ -33,6 +34,7 @@ final readonly class PracticeRecord
         float $prescribed,
         public bool $stoppedForSymptom = false,
         public ?Anchor $anchor = null,
+        public ?Doubt $doubt = null,
     ) {
         if (! ($done >= 0) || ! ($prescribed > 0) || ! is_finite($done) || ! is_finite($prescribed)) {
             throw InvalidValue::because("A practice cannot be $done done of $prescribed.");
@@ -58,13 +60,29 @@ final readonly class PracticeRecord
         int $secondsPrescribed,
         ?StopClass $stop,
         ?Anchor $anchor,
+        ?Doubt $doubt = null,
     ): self {
         $counted = $breathsPrescribed > 0;
 
         return new self(
             $lineage, $startedAt, $counted ? $breathsDone : $secondsDone, $counted ? $breathsPrescribed : $secondsPrescribed,
-            stoppedForSymptom: $stop?->isSymptom() === true, anchor: $anchor,
+            stoppedForSymptom: $stop?->isSymptom() === true, anchor: $anchor, doubt: $doubt,
         );
+    }
+
+    /** Whether it counts as practised. A stop is believed, whatever else is said of the practice. */
+    public function isCredited(): bool
+    {
+        return $this->doubt === null || $this->stoppedForSymptom;
+    }
+
+    /**
+     * @param  list<self>  $records
+     * @return list<self>
+     */
+    public static function credited(array $records): array
+    {
+        return array_values(array_filter($records, fn (self $record) => $record->isCredited()));
     }
 
     /** How it appears in the tally among the prescribed ones. */

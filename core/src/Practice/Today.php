@@ -18,6 +18,7 @@ final readonly class Today
      */
     public function __construct(array $slots, array $records)
     {
+        $records = PracticeRecord::credited($records);
         usort($records, fn (PracticeRecord $a, PracticeRecord $b) => $a->startedAt <=> $b->startedAt);
         $filled = self::match($slots, $records);
         $this->slots = array_map(

@@ -25,6 +25,7 @@ final class DemoSeeder extends Seeder
         (new StepsOfTheQuay($nora, $idris, $tamsin))->seed();
         (new YearsOfTheQuay($nora, $tamsin))->seed();
         OwnWorkOfTheQuay::seed($nora);
+        PeopleOfTheQuay::seed($nora);
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');
         $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example', Role::Lead);

@@ -193,7 +193,7 @@ final class InventedPatient
     {
         $this->at($daysAgo, '11:30', function () use ($device) {
             $link = (new MakeAccessLink)($this->patient, $this->by);
-            [$made] = (new RegisterDevice)('token_hash', hash('sha256', $link['token']), $device) ?? [null];
+            [$made] = (app(RegisterDevice::class))('token_hash', hash('sha256', $link['token']), $device) ?? [null];
             $this->device = $made;
             Consent::query()->create([
                 'patient_id' => $this->patient->id, 'device_id' => $made?->id, 'kind' => 'accepted',

@@ -2,6 +2,7 @@
     import { Link, page, router } from '@inertiajs/svelte';
     import type { Snippet } from 'svelte';
     import Shortcuts from './Shortcuts.svelte';
+    import { clearWhatWasTyped } from '../lib/tab';
     import Trouble from './Trouble.svelte';
 
     interface Props {
@@ -19,6 +20,11 @@
             flash: string | null;
         },
     );
+
+    // After the answer: the page that is left writes what it holds once more.
+    function signOut(): void {
+        router.post('/sign-out', {}, { onSuccess: clearWhatWasTyped });
+    }
 </script>
 
 <svelte:head><title>{title} · Ivory Pace</title></svelte:head>
@@ -48,8 +54,11 @@
         <div class="ml-auto flex flex-wrap items-baseline gap-x-5 text-[0.95rem]">
             {#if shared.who}
                 <span class="text-muted">{shared.today}</span>
-                <span>{shared.who.name}<span class="text-muted">, {shared.who.clinic}</span></span>
-                <button type="button" class="plain" onclick={() => router.post('/sign-out')}>Sign out</button>
+                <span
+                    ><Link href="/account" class="text-ink underline-offset-3 hover:underline">{shared.who.name}</Link
+                    ><span class="text-muted">, {shared.who.clinic}</span></span
+                >
+                <button type="button" class="plain" onclick={signOut}>Sign out</button>
             {/if}
         </div>
     </div>

@@ -21,10 +21,14 @@
                 >{#each lines as line, index (index)}<tr class="border-t border-rule"
                         ><td class="py-1 pr-4 whitespace-nowrap">{line.on}</td><td class="pr-4 whitespace-nowrap"
                             >{line.by}</td
-                        ><td class="pr-4 whitespace-nowrap">{line.kind} <strong>{line.what}</strong></td
+                        ><td class="pr-4"
+                            >{line.kind} <strong>{line.what}</strong>{#each line.changes as change, at (at)}<span
+                                    class="block text-[0.875rem] text-muted">{change}</span
+                                >{/each}</td
                         >{#if withPatient}<td
-                                ><Link class="linklike" href="/patients/{line.patient_id}/record">{line.patient}</Link
-                                ></td
+                                >{#if line.patient_id}<Link class="linklike" href="/patients/{line.patient_id}/record"
+                                        >{line.patient}</Link
+                                    >{/if}</td
                             >{/if}</tr
                     >{/each}</tbody
             >

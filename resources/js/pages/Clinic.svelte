@@ -1,6 +1,7 @@
 <script lang="ts">
-    import { Link, router } from '@inertiajs/svelte';
+    import { Link } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
+    import People from '../components/clinic/People.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
     import Settings from '../components/clinic/Settings.svelte';
     import Reliabilities from '../components/clinic/Reliabilities.svelte';
@@ -14,28 +15,15 @@
         outcomes,
         people,
         roles,
+        invitations,
+        new_invitation,
+        demands_second_factor,
         thresholds,
         reliabilities,
         agreement,
         is_lead,
         trail,
     }: ClinicProps = $props();
-    let trouble = $state('');
-
-    function give(id: number, role: string): void {
-        trouble = '';
-        router.put(
-            `/clinic/people/${id}`,
-            { role },
-            {
-                preserveScroll: true,
-                onError: (errors) => {
-                    trouble = Object.values(errors)[0] ?? '';
-                    router.reload();
-                },
-            },
-        );
-    }
 </script>
 
 <Room title="Clinic" current="clinic">
@@ -44,27 +32,14 @@
             <h1 class="text-[1.45rem]">{clinic.name}</h1>
             <p class="text-muted">{clinic.time_zone.replaceAll('_', ' ')}</p>
             <h2 class="mt-5 mb-1 text-[1.15rem]">People</h2>
-            <ul>
-                {#each people as person (person.id)}
-                    <li class="flex items-baseline justify-between gap-4 border-t border-rule py-2">
-                        <span
-                            ><strong>{person.name}</strong><span class="block text-[0.875rem] text-muted"
-                                >{person.profession}</span
-                            ></span
-                        >
-                        {#if is_lead}<select
-                                class="slot small"
-                                aria-label="Role of {person.name}"
-                                value={person.role}
-                                onchange={(event) => give(person.id, event.currentTarget.value)}
-                                >{#each roles as role (role.value)}<option value={role.value}>{role.label}</option
-                                    >{/each}</select
-                            >
-                        {:else}<span>{person.role_label}</span>{/if}
-                    </li>
-                {/each}
-            </ul>
-            {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
+            <People
+                {people}
+                {roles}
+                {invitations}
+                newInvitation={new_invitation}
+                demanded={demands_second_factor}
+                isLead={is_lead}
+            />
             <h2 class="mt-5 mb-1 text-[1.15rem]">My voice</h2>
             <p>
                 Numbers and words in your own voice lead your patients at home. <Link href="/voice" class="linklike"

@@ -174,10 +174,12 @@ export interface Choice {
 export interface TrailLine {
     on: string;
     by: string;
-    kind: 'opened' | 'changed';
+    kind: string;
     what: string;
-    patient: string;
-    patient_id: string;
+    patient: string | null;
+    patient_id: string | null;
+    /** "phone: nothing → 0200 555 010" */
+    changes: string[];
 }
 
 export interface TechniqueChoice {

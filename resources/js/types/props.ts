@@ -1,4 +1,5 @@
 // What each page is given; a test holds what the server sends against it.
+import type { InvitationLine, PersonLine } from './account';
 import type { ReliabilityLine, OutcomesShown } from './clinic';
 import type { RoutineFigures } from './exercises';
 import type { DeskProps } from './measure';
@@ -75,7 +76,11 @@ export interface ClinicProps {
     };
     schools: Choice[];
     outcomes: OutcomesShown;
-    people: { id: number; name: string; profession: string; role: string; role_label: string }[];
+    people: PersonLine[];
+    demands_second_factor: boolean;
+    invitations: InvitationLine[];
+    /** Shown once. */
+    new_invitation: string | null;
     roles: Choice[];
     reliabilities: ReliabilityLine[];
     thresholds: { name: string; label: string; value: number; shipped: number }[];

@@ -39,7 +39,10 @@ final class RecordTest extends TestCase
         $this->postJson($this->url('bench/answer'), ['items' => []])->assertOk();
         $this->postJson($this->url('measure'), ['measure' => 'pulse', 'value' => 70, 'position' => 'seated'])->assertCreated();
         $this->postJson($this->url('measure'), ['measure' => 'pulse', 'value' => 7000, 'position' => 'seated'])->assertUnprocessable();
-        self::assertSame([['read', 'bench'], ['write', 'measure']], TrailEntry::query()->orderBy('id')->get()->map(fn (TrailEntry $entry) => [$entry->kind, $entry->what])->all());
+        self::assertSame(
+            [['read', 'bench'], ['read', 'bench/answer'], ['write', 'measure']],
+            TrailEntry::query()->orderBy('id')->get()->map(fn (TrailEntry $entry) => [$entry->kind->value, $entry->what])->all(),
+        );
 
         $this->get($this->url('record'))->assertInertia(fn (AssertableInertia $page) => $page->where('trail', null)->has('measurements', 1));
         $this->get('/clinic')->assertInertia(fn (AssertableInertia $page) => $page->where('is_lead', false)->where('trail', null));

@@ -12,6 +12,7 @@ use App\Models\AccessLink;
 use App\Models\Consent;
 use App\Models\Device;
 use App\Models\KeptAside;
+use App\Models\Patient;
 use App\Models\Practice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
@@ -75,12 +76,25 @@ final class AccessTest extends TestCase
     public function test_guessing_is_throttled_by_address(): void
     {
         $link = app(MakeAccessLink::class)($this->patient, $this->practitioner);
-        for ($try = 0; $try < 10; $try++) {
+        for ($try = 0; $try < 20; $try++) {
             $this->postJson('/api/v1/access', ['code' => AccessCode::random()])->assertUnprocessable();
         }
         $this->postJson('/api/v1/access', ['code' => $link['code']])->assertStatus(429);
+        // Whoever scans a link there comes in all the same.
+        $this->postJson('/api/v1/access', ['token' => app(MakeAccessLink::class)(Patient::factory()->create(), $this->practitioner)['token']])->assertCreated();
         $this->travel(16)->minutes();
         $this->postJson('/api/v1/access', ['code' => $link['code']])->assertCreated();
+    }
+
+    public function test_a_thousand_wrong_codes_lock_out_nobody_else(): void
+    {
+        $link = app(MakeAccessLink::class)($this->patient, $this->practitioner);
+        for ($try = 0; $try < 1000; $try++) {
+            // One guesser has a whole network of the newer addresses.
+            $this->withServerVariables(['REMOTE_ADDR' => sprintf('2001:db8:0:1::%x', $try)])->postJson('/api/v1/access', ['code' => AccessCode::random()])
+                ->assertStatus($try < 20 ? 422 : 429);
+        }
+        $this->withServerVariables(['REMOTE_ADDR' => '2001:db8:0:2::1'])->postJson('/api/v1/access', ['code' => $link['code']])->assertCreated();
     }
 
     public function test_guessing_one_code_from_many_addresses_is_throttled_by_code(): void

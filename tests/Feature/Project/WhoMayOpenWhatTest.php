@@ -26,7 +26,11 @@ final class WhoMayOpenWhatTest extends TestCase
 {
     use RefreshDatabase, Scenario;
 
-    private const OPEN_TO_ALL = ['GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET my/{any?}', 'GET up', 'POST api/v1/access', 'GET api/v1/me'];
+    private const OPEN_TO_ALL = [
+        'GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET my/{any?}', 'GET up',
+        'POST api/v1/access', 'GET api/v1/me', 'GET sign-in/code', 'POST sign-in/code', 'GET join', 'POST join', 'POST join/look', 'GET forgotten',
+        'POST forgotten', 'GET new-password', 'POST new-password',
+    ];
 
     protected function setUp(): void
     {
@@ -162,6 +166,7 @@ final class WhoMayOpenWhatTest extends TestCase
                 continue;
             }
             $routes[] = [$method, '/'.strtr($route->uri(), [
+                'account/sessions/{key}' => 'account/sessions/0123456789abcdef', '{invitation}' => '1',
                 '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{id}' => (string) $device->id, '{kept}' => (string) $this->keptAside($device)->id, '{flag}' => (string) $flag->id, '{pause}' => '1', '{appointment}' => '1', '{line}' => 'number.1',
                 '{careSession}' => app(BeginSession::class)($this->patient, $this->practitioner)->id, '{step?}' => 'measure', '{step}' => 'measure',
                 '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{practitioner}' => (string) $this->practitioner->id,

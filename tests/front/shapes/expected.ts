@@ -1,4 +1,5 @@
 // What the server sends has to be what each page and each device expects: otherwise svelte-check fails here.
+import type { AccountProps, OutboxProps } from '../../../resources/js/types/account';
 import type { CourseProps } from '../../../resources/js/types/course';
 import type { ExercisesProps } from '../../../resources/js/types/exercises';
 import type {
@@ -23,12 +24,14 @@ type Is<Given extends Expected, Expected> = Given;
 
 export type Pages = [
     Is<Sent.SentAccess, AccessProps>,
+    Is<Sent.SentAccount, AccountProps>,
     Is<Sent.SentBench, BenchProps>,
     Is<Sent.SentCaseload, CaseloadProps>,
     Is<Sent.SentClinic, ClinicProps>,
     Is<Sent.SentCourse, CourseProps>,
     Is<Sent.SentExercises, ExercisesProps>,
     Is<Sent.SentMeasure, MeasureProps>,
+    Is<Sent.SentOutbox, OutboxProps>,
     Is<Sent.SentPatientNew, PatientNewProps>,
     Is<Sent.SentRecord, RecordProps>,
     Is<Sent.SentRoutineEdit, RoutineEditProps>,

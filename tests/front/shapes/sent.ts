@@ -43,6 +43,32 @@ export type SentAccess = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
+        name: string;
+    };
+};
+
+export type SentAccount = {
+    person: {
+        email: string;
+        name: string;
+        profession: string;
+        registration: string;
+    };
+    second_factor: {
+        address: null;
+        demanded: false;
+        recovery_codes: null;
+        recovery_left: 0;
+        secret: null;
+        since: null;
+    };
+    sessions: [];
+    today: string;
+    who: {
+        clinic: string;
+        is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -652,6 +678,7 @@ export type SentBench = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -709,6 +736,7 @@ export type SentCaseload = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -725,7 +753,15 @@ export type SentClinic = {
         school: 'gentle-control';
         time_zone: string;
     };
+    demands_second_factor: false;
+    invitations: {
+        email: string;
+        expires_on: string;
+        id: number;
+        role_label: 'practitioner';
+    }[];
     is_lead: boolean;
+    new_invitation: null;
     outcomes: {
         anchors: [{
             credit: number;
@@ -797,23 +833,53 @@ export type SentClinic = {
         }];
     };
     people: [{
+        email: null | string;
+        ended_on: null;
         id: number;
+        is_you: boolean;
         name: string;
+        patients: number;
         profession: 'counsellor';
+        registration: null;
         role: 'practitioner';
         role_label: 'practitioner';
+        second_factor: false;
     }, {
+        email: null | string;
+        ended_on: null;
         id: number;
+        is_you: boolean;
         name: string;
+        patients: number;
         profession: string;
+        registration: null;
         role: 'lead';
         role_label: string;
+        second_factor: false;
     }, {
+        email: null | string;
+        ended_on: null;
         id: number;
+        is_you: false;
         name: string;
+        patients: number;
         profession: string;
+        registration: null;
         role: 'practitioner';
         role_label: 'practitioner';
+        second_factor: false;
+    }, {
+        email: null | string;
+        ended_on: string;
+        id: number;
+        is_you: false;
+        name: string;
+        patients: 0;
+        profession: string;
+        registration: null;
+        role: 'practitioner';
+        role_label: 'practitioner';
+        second_factor: false;
     }];
     reliabilities: [{
         key: 'nijmegen';
@@ -853,10 +919,19 @@ export type SentClinic = {
         value: number;
     }[];
     today: string;
-    trail: [] | null;
+    trail: ({
+        by: string;
+        changes: string[];
+        kind: 'changed' | 'opened';
+        on: string;
+        patient: null | string;
+        patient_id: null | string;
+        what: string;
+    })[] | null;
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -1121,6 +1196,7 @@ export type SentCourse = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -1547,6 +1623,7 @@ export type SentExercises = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -1692,6 +1769,25 @@ export type SentMeasure = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
+        name: string;
+    };
+};
+
+export type SentOutbox = {
+    mails: [{
+        at: string;
+        id: number;
+        subject: string;
+        text: string;
+        to: string;
+    }];
+    stands_in: true;
+    today: string;
+    who: {
+        clinic: string;
+        is_lead: true;
+        key: string;
         name: string;
     };
 };
@@ -1703,6 +1799,7 @@ export type SentPatientNew = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -1853,28 +1950,15 @@ export type SentRecord = {
     shared_with: [];
     time_zones: string[];
     today: string;
-    trail: [{
+    trail: ({
         by: string;
-        kind: 'opened';
+        changes: string[];
+        kind: 'changed' | 'opened';
         on: string;
         patient: string;
         patient_id: string;
         what: string;
-    }, {
-        by: string;
-        kind: 'opened';
-        on: string;
-        patient: string;
-        patient_id: string;
-        what: string;
-    }, {
-        by: string;
-        kind: 'opened';
-        on: string;
-        patient: string;
-        patient_id: string;
-        what: string;
-    }] | null;
+    })[] | null;
     versions: ({
         by: string;
         id: number;
@@ -1887,6 +1971,7 @@ export type SentRecord = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -2212,6 +2297,7 @@ export type SentRoutineEdit = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -2287,6 +2373,7 @@ export type SentScreening = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -2326,6 +2413,7 @@ export type SentSession = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -2355,13 +2443,13 @@ export type SentSessionShownCatchUp = {
             date: string;
             number: number;
         }[];
-        entries: ({
+        entries: {
             date: string;
             late: false;
             ratings: Record<string, number>;
             sleep: number;
-            text: null | string;
-        })[];
+            text: string;
+        }[];
         from: string;
         late_days: number;
         symptoms: [{
@@ -2787,13 +2875,13 @@ export type SentToDiary = {
         date: string;
         number: number;
     }[];
-    entries: ({
+    entries: {
         date: string;
         late: false;
         ratings: Record<string, number>;
         sleep: number;
-        text: null | string;
-    })[];
+        text: string;
+    }[];
     from: string;
     late_days: number;
     symptoms: ({
@@ -3412,6 +3500,7 @@ export type SentVersion = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };
@@ -3429,6 +3518,7 @@ export type SentVoice = {
     who: {
         clinic: string;
         is_lead: boolean;
+        key: string;
         name: string;
     };
 };

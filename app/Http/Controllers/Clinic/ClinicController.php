@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Clinic;
 
-use App\Actions\Clinic\GiveRole;
 use App\Actions\Clinic\KeepReliabilities;
 use App\Actions\Clinic\KeepThresholds;
 use App\Http\Requests\ClinicSettingsRequest;
@@ -12,11 +11,11 @@ use App\Models\Practitioner;
 use App\Models\Role;
 use App\Pages\Clinic\AgreementOf;
 use App\Pages\Clinic\OutcomesOf;
+use App\Pages\Clinic\PeopleOf;
 use App\Pages\Shared\TrailOf;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
 use IvoryPace\Exercise\School;
@@ -24,9 +23,7 @@ use IvoryPace\Exercise\School;
 /** The people of a clinic; for its lead also the trail of who opened and changed what. */
 final class ClinicController
 {
-    private const MOST_PEOPLE = 100;
-
-    public function show(#[CurrentUser] Practitioner $practitioner): Response
+    public function show(Request $request, #[CurrentUser] Practitioner $practitioner): Response
     {
         $isLead = $practitioner->role === Role::Lead;
 
@@ -37,11 +34,7 @@ final class ClinicController
                 'school' => $practitioner->clinic->school->value,
             ],
             'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
-            'people' => Practitioner::query()->where('clinic_id', $practitioner->clinic_id)->orderBy('name')->limit(self::MOST_PEOPLE)
-                ->get()->map(fn (Practitioner $each) => [
-                    'id' => $each->id, 'name' => $each->name, 'profession' => $each->profession, 'role' => $each->role->value,
-                    'role_label' => $each->role->label(),
-                ]),
+            ...PeopleOf::clinic($practitioner, $request->session()->get('new_invitation')),
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
@@ -72,19 +65,5 @@ final class ClinicController
         $keep($lead->clinic, $request->array('thresholds'));
 
         return back(fallback: '/clinic')->with('flash', 'Thresholds kept. Proposals follow them from now on.');
-    }
-
-    public function update(
-        Request $request,
-        Practitioner $practitioner,
-        #[CurrentUser] Practitioner $lead,
-        GiveRole $give,
-    ): RedirectResponse {
-        abort_unless($practitioner->clinic_id === $lead->clinic_id, 404);
-        $request->validate(['role' => ['required', Rule::enum(Role::class)]], ['role.required' => 'Choose a role.']);
-        $role = Role::from($request->string('role')->value());
-        $give($practitioner, $role);
-
-        return back(fallback: '/clinic')->with('flash', "{$practitioner->name} is {$role->label()} now.");
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Patient;
 use App\Actions\Access\RegisterDevice;
 use App\Device\DeviceState;
 use App\Guard\DeviceGuard;
+use App\Guard\Trail;
 use App\Http\Requests\Patient\AccessRequest;
 use App\Language\ConsentText;
 use App\Models\Consent;
@@ -14,18 +15,24 @@ use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 final class AccessController
 {
+    public function __construct(private readonly Trail $trail)
+    {
+    }
+
     /** Confirms a link or code: this uses it up and makes this device the patient's. */
     public function store(AccessRequest $request, RegisterDevice $register): JsonResponse
     {
-        $request->ensureNotThrottled();
+        $tries = $request->tries();
+        $tries->ensureSomeAreLeft('code', (string) __('patient.enter.wait'));
         [$column, $hash] = $request->secret();
         $made = $register($column, $hash, $request->deviceLabel());
         if ($made === null) {
-            $request->countFailure();
+            $tries->countFailure();
             throw ValidationException::withMessages(['code' => __('patient.enter.not-valid')]);
         }
         [$device, $credential] = $made;
@@ -45,10 +52,13 @@ final class AccessController
     {
         $request->validate(['version' => ['required', 'in:'.ConsentText::VERSION]], ['version.in' => __('patient.consent.changed')]);
         if (! ConsentText::isAcceptedFor($device->patient_id, $device->id)) {
-            Consent::query()->create([
-                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'accepted',
-                'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
-            ]);
+            DB::transaction(function () use ($device) {
+                Consent::query()->create([
+                    'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'accepted',
+                    'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
+                ]);
+                $this->trail->device($device, 'devices/consent');
+            });
         }
 
         return response()->json(DeviceState::of($device, $request));

@@ -6,10 +6,12 @@ namespace App\Http\Controllers\Patient;
 
 use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
+use App\Guard\Trail;
 use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Cookie;
+use Illuminate\Support\Facades\DB;
 
 /** A patient's devices, as the patient sees them; each can be signed out. */
 final class DeviceController
@@ -26,10 +28,14 @@ final class DeviceController
         ])]);
     }
 
-    public function destroy(int $id, #[CurrentUser('device')] Device $device): JsonResponse
+    public function destroy(int $id, #[CurrentUser('device')] Device $device, Trail $trail): JsonResponse
     {
         $other = $device->patient->devices()->whereNull('revoked_at')->findOrFail($id);
-        $other->update(['revoked_at' => now()]);
+        DB::transaction(function () use ($other, $device, $trail) {
+            $other->update(['revoked_at' => now()]);
+            $trail->changed('device', $other->label, null);
+            $trail->device($device, 'devices/signed-out');
+        });
         $answer = response()->json(['signed_out' => true]);
         if (! $other->is($device)) {
             return $answer;

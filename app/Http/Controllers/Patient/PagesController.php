@@ -10,8 +10,10 @@ use App\Device\PatientSheet;
 use App\Device\ProgressOf;
 use App\Device\TodayOf;
 use App\Facts\DiaryOf;
+use App\Guard\Trail;
 use App\Language\ConsentText;
 use App\Models\Device;
+use App\Models\TrailKind;
 use App\Models\VoiceClip;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -52,13 +54,14 @@ final class PagesController
         return response()->json(['sheet' => $version === null ? null : PatientSheet::forDevice($version, $patient)]);
     }
 
-    public function sheetPdf(Request $request, #[CurrentUser('device')] Device $device): Response
+    public function sheetPdf(Request $request, #[CurrentUser('device')] Device $device, Trail $trail): Response
     {
         $patient = $device->patient->load('activeProgramme.versions.items');
         $version = $patient->activeProgramme?->versionOn($patient->dayOf(now()));
         abort_if($version === null, 404, __('patient.today.no-programme'));
 
         $pdf = PatientSheet::pdf($version, $patient, Paper::asked($request->query('paper')));
+        $trail->device($device, 'devices/sheet', TrailKind::Export);
 
         return response($pdf, 200, ['Content-Type' => 'application/pdf']);
     }

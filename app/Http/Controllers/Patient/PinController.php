@@ -7,16 +7,23 @@ namespace App\Http\Controllers\Patient;
 use App\Device\DeviceState;
 use App\Guard\Pins;
 use App\Guard\ScreenLock;
+use App\Guard\Trail;
 use App\Language\ConsentText;
 use App\Models\Device;
+use App\Models\TrailKind;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
 final class PinController
 {
+    public function __construct(private readonly Trail $trail)
+    {
+    }
+
     public function store(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
     {
         abort_unless(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.first'));
@@ -26,7 +33,10 @@ final class PinController
         if ($problem !== null) {
             throw ValidationException::withMessages(['pin' => __($problem)]);
         }
-        $device->update(['pin' => $pin]);
+        DB::transaction(function () use ($device, $pin) {
+            $device->update(['pin' => $pin]);
+            $this->trail->device($device, 'devices/pin');
+        });
         ScreenLock::open($request, $device);
 
         return response()->json(DeviceState::of($device, $request));
@@ -43,6 +53,9 @@ final class PinController
         if (! Hash::check($request->string('pin')->limit(100, '')->value(), $device->pin)) {
             $device->refresh();
             $left = Device::MOST_WRONG_PINS - $device->wrong_pins;
+            if ($left === 0) {
+                $this->trail->device($device, 'devices/locked-out', TrailKind::Refused);
+            }
             throw ValidationException::withMessages(['pin' => $left <= 0
                 ? __('patient.pin.locked-out') : trans_choice('patient.pin.wrong', $left, ['left' => $left])]);
         }

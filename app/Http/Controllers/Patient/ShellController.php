@@ -11,6 +11,7 @@ use App\Language\PatientTexts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use PDOException;
 
 /** The one page of the patient's side. */
 final class ShellController
@@ -18,10 +19,19 @@ final class ShellController
     public function __invoke(Request $request): View
     {
         // The page is kept on the device: it speaks the language of whoever the device belongs to.
-        $device = DeviceGuard::deviceOf($request);
-        PatientLanguage::speak($device?->patient->locale ?? PatientLanguage::wished($request));
+        PatientLanguage::speak(self::localeOf($request) ?? PatientLanguage::wished($request));
 
         return view('patient', ['words' => PatientTexts::forPatients()]);
+    }
+
+    /** Without the database the page still comes: what it shows is kept on the device. */
+    private static function localeOf(Request $request): ?string
+    {
+        try {
+            return DeviceGuard::deviceOf($request)?->patient->locale;
+        } catch (PDOException) {
+            return null;
+        }
     }
 
     /** From the root, so that it may serve /my. */

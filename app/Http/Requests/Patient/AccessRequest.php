@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests\Patient;
 
 use App\Guard\AccessCode;
+use App\Guard\Tries;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
-use Illuminate\Validation\ValidationException;
 
 final class AccessRequest extends FormRequest
 {
-    /** Failures before waiting, by address, by code, and by everybody together. */
-    private const MOST = ['address' => 10, 'code' => 5, 'all' => 300];
+    /**
+     * Failures before an address or a code waits. There is no limit for everybody together: with it one guesser would lock out
+     * every patient. A code has 50 bits; with these limits a thousand networks guess for ten thousand years.
+     */
+    private const MOST = ['address' => 20, 'code' => 5];
 
     private const MINUTES = 15;
 
@@ -46,31 +48,12 @@ final class AccessRequest extends FormRequest
         return Str::limit($this->string('label')->trim()->value() ?: __('patient.enter.device'), 77);
     }
 
-    /** @throws ValidationException after too many failures */
-    public function ensureNotThrottled(): void
+    /** By address, for links and for codes apart: whoever mistypes codes does not close the door to links. */
+    public function tries(): Tries
     {
-        foreach ($this->limits() as $key => $most) {
-            if (RateLimiter::tooManyAttempts($key, $most)) {
-                $minutes = (int) ceil(RateLimiter::availableIn($key) / 60);
-                throw ValidationException::withMessages(['code' => __('patient.enter.wait', ['minutes' => $minutes])])->status(429);
-            }
-        }
-    }
+        [$column, $hash] = $this->secret();
+        $here = Tries::addressOf($this->ip());
 
-    public function countFailure(): void
-    {
-        foreach (array_keys($this->limits()) as $key) {
-            RateLimiter::hit($key, self::MINUTES * 60);
-        }
-    }
-
-    /** @return array<string, int> */
-    private function limits(): array
-    {
-        return [
-            "access:address:{$this->ip()}" => self::MOST['address'],
-            "access:code:{$this->secret()[1]}" => self::MOST['code'],
-            'access:all' => self::MOST['all'],
-        ];
+        return new Tries(["access:$column:$here" => self::MOST['address'], "access:code:$hash" => self::MOST['code']], self::MINUTES);
     }
 }

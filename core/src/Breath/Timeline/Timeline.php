@@ -62,6 +62,29 @@ final readonly class Timeline implements JsonSerializable
     }
 
     /**
+     * What the first counted breaths take at least, in ms, as prescribed: what the patient ends by a tap may take no time.
+     *
+     * @param  int  $breaths  0 or more
+     */
+    public function leastMsOf(int $breaths): int
+    {
+        $begun = 0;
+        $ms = 0;
+        foreach ($this->cues() as $cue) {
+            if ($cue->place->breath === 0) {
+                continue;
+            }
+            $begun += $cue->kind === CueKind::Inhale ? 1 : 0;
+            if ($begun > $breaths) {
+                break;
+            }
+            $ms += $cue->isOpen() || $begun === 0 ? 0 : $cue->durationMs;
+        }
+
+        return $ms;
+    }
+
+    /**
      * The same when the patient said during a step that this is as far as is comfortable: later steps are left out.
      *
      * @param  int  $step  from 1

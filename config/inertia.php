@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // What pages showed stands encrypted in the browser's history; signing out throws the key away.
+    'history' => ['encrypt' => true],
+];

@@ -1,0 +1,5 @@
+@foreach ($lines as $line)
+{!! $line !!}
+
+@endforeach
+{!! $clinic !!}

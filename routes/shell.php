@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Patient\ShellController;
+use Illuminate\Support\Facades\Route;
+
+// The patient's side is one page; what it shows comes from the addresses in routes/patient.php. The access token
+// stands behind the # of the link, so it never reaches a log, and opening the link changes nothing. There is no session here,
+// so the page comes also while the database is away.
+Route::get('/enter', ShellController::class);
+Route::get('/worker.js', [ShellController::class, 'worker']);
+Route::get('/my/{any?}', ShellController::class)->where('any', '.*');
