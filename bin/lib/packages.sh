@@ -54,8 +54,9 @@ when_changed() {
 
 composer_packages() {
   step "Installing PHP packages"
-  local where=$1
-  (cd "$where" && composer install --quiet --no-progress) || die "Composer could not install the packages of $where"
+  local where=$1 versions
+  mapfile -t versions < <(php "$ROOT/bin/lib/versions.php" "$where" --with)
+  (cd "$where" && composer update --quiet --no-progress "${versions[@]}") || die "Composer could not install the packages of $where"
   # Composer leaves some files readable by their owner only.
   chmod -R o+rX "$where/vendor"
 }
@@ -67,15 +68,27 @@ npm_packages() {
 
 ensure_php_packages() {
   [ -d vendor ] || rm -f storage/instances/.stamp-composer
-  when_changed composer "composer.json" composer_packages "$ROOT"
+  when_changed composer "composer.json composer.versions" composer_packages "$ROOT"
 }
 
 ensure_core_packages() {
   [ -d core/vendor ] || rm -f storage/instances/.stamp-core
-  when_changed core "core/composer.json" composer_packages "$ROOT/core"
+  when_changed core "core/composer.json core/composer.versions" composer_packages "$ROOT/core"
 }
 
 ensure_npm_packages() {
   [ -d node_modules ] || rm -f storage/instances/.stamp-npm
   when_changed npm "package.json package-lock.json" npm_packages
+}
+
+# Known faults of what is installed, and where no registry answers, that. It is told and fails nothing: a fault that becomes
+# known tomorrow must not keep yesterday's release from being tested.
+audit_packages() {
+  local said
+  if said=$(timeout 60 composer audit --no-interaction 2>&1); then say "PHP packages: no known fault."
+  elif grep -qi 'advisor' <<< "$said"; then printf '%s\n' "$said" "  PHP packages have known faults; see above."
+  else say "PHP packages: no registry answered, so nothing is known about their faults."; fi
+  if said=$(timeout 60 npm audit --omit=dev 2>&1); then say "JavaScript packages: no known fault."
+  elif grep -q 'vulnerabilit' <<< "$said"; then printf '%s\n' "$said" "  JavaScript packages have known faults; see above."
+  else say "JavaScript packages: no registry answered, so nothing is known about their faults."; fi
 }

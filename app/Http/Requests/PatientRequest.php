@@ -64,9 +64,8 @@ final class PatientRequest extends FormRequest
             if ($same !== null) {
                 $validator->errors()->add(
                     'is_other',
-                    "A patient of this name and date of birth is here already, with {$same->practitioner->name}, added {
-                        $same->created_at->format('j M Y')
-                    }.",
+                    "A patient of this name and date of birth is here already, with {$same->practitioner->name}, added "
+                        ."{$same->created_at->format('j M Y')}.",
                 );
                 $validator->errors()->add('same', $same->id);
             }

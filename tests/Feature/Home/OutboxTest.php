@@ -121,6 +121,16 @@ final class OutboxTest extends TestCase
         self::assertSame('ill', $course['put_offs'][0]['reason']);
     }
 
+    public function test_nobody_says_anything_later_than_it_arrives(): void
+    {
+        $body = ['day' => '2026-11-20', 'lineage' => $this->version->items->sole()->lineage, 'anchor' => 'evening', 'reason' => 'busy'];
+        $anchor = PutOffPractice::query()->count();
+        $this->outbox('put-off', [...$body, 'anchor' => 'waking', 'said_at' => '2199-01-01T00:00:00Z']);
+        $this->outbox('put-off', [...$body, 'said_at' => '2199-01-01T00:00:00Z']);
+        self::assertSame(0, PutOffPractice::query()->where('said_at', '>', now()->addMinute())->count());
+        self::assertGreaterThan($anchor, PutOffPractice::query()->count());
+    }
+
     public function test_the_weekly_check_is_asked_for_and_stands_apart_from_what_is_measured(): void
     {
         self::assertTrue($this->todayOnDevice()['check_due']);

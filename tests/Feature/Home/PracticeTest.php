@@ -11,6 +11,7 @@ use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use IvoryPace\Practice\Doubt;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\OutboxAnswer;
 use Tests\Feature\Scenario;
@@ -109,6 +110,28 @@ final class PracticeTest extends TestCase
     {
         $this->send($wrong)->assertRefused($field);
         self::assertSame(0, Practice::query()->count() + Pause::query()->count());
+    }
+
+    public function test_what_cannot_have_been_is_kept_and_not_counted(): void
+    {
+        $this->send(['started_at' => '2026-11-20T06:50:00Z', 'ended_at' => '2026-11-20T06:50:00Z', 'breaths_done' => 6, 'seconds_done' => 0])->assertStored();
+        $this->send(['started_at' => '2026-10-11T06:50:00Z', 'ended_at' => '2026-10-11T06:52:00Z'])->assertStored();
+        $this->send(['started_at' => '2026-11-20T04:30:00Z', 'ended_at' => '2026-11-20T06:59:00Z'])->assertStored();
+        self::assertSame(
+            [Doubt::TooFast, Doubt::BeforeProgramme, Doubt::TooLong], Practice::query()->orderBy('id')->get()->map(fn (Practice $practice) => $practice->doubt)->all(),
+        );
+        $today = $this->unlock()->getJson('/api/v1/today')->assertOk();
+        self::assertSame([null], collect($today->json('days.0.slots'))->pluck('done')->unique()->all());
+        $this->getJson('/api/v1/progress')->assertOk()->assertJsonPath('days_practised', 0);
+        $course = $this->course();
+        self::assertStringContainsString('not counted: faster than anyone can have breathed', (string) json_encode($course['practices']));
+        self::assertStringContainsString('not counted: far longer than it can have taken', (string) json_encode($course['practices']));
+
+        // A stop is believed, whatever else is said of the practice.
+        $this->app?->make('auth')->forgetGuards();
+        $this->send(['started_at' => '2026-11-20T06:50:00Z', 'ended_at' => '2026-11-20T06:50:00Z', 'breaths_done' => 6, 'seconds_done' => 0,
+            'stop_class' => 'get-help', 'stop_symptom' => 'chest-pain'])->assertStored();
+        self::assertGreaterThan(0, Pause::query()->whereNull('until_at')->count());
     }
 
     public function test_a_log_for_someone_elses_programme_is_refused(): void
