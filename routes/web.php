@@ -152,6 +152,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, LeavesTrail::class]
         Route::post('/consent/withdrawal', [AccessController::class, 'withdraw']);
         Route::delete('/devices/{device}', [AccessController::class, 'destroy']);
         Route::post('/kept-aside/{kept}', KeptAsideController::class);
+        Route::post('/pauses', [PauseController::class, 'store']);
         Route::post('/pauses/{pause}/end', [PauseController::class, 'end']);
     });
 });

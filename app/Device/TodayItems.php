@@ -60,6 +60,7 @@ final class TodayItems
                     $row->item(), $row->lineage, (int) (($row->item()->isTicked() ? $ticked : $done)[$row->lineage] ?? 0), $isCareful,
                 ),
                 'paused' => self::why($row, $pauses),
+                'paused_note' => self::pauseOf($row, $pauses)?->reason,
                 'like' => self::like($row, $version),
                 'ends' => self::ends($row, self::like($row, $version), $latest, $lookedAt),
             ])->all());
@@ -72,7 +73,8 @@ final class TodayItems
     public static function forEveryone(): array
     {
         return [
-            ...self::item(RecoveryWatch::forEveryone(), 'everyone', 0, true), 'paused' => null, 'like' => [], 'ends' => [],
+            ...self::item(RecoveryWatch::forEveryone(), 'everyone', 0, true), 'paused' => null, 'paused_note' => null, 'like' => [],
+            'ends' => [],
             'as_needed' => null,
         ];
     }
@@ -84,14 +86,26 @@ final class TodayItems
      */
     private static function why(ProgrammeItem $row, Collection $pauses): ?string
     {
-        $pause = $row->item()->isRecovery() ? null : $pauses->first(fn (Pause $pause) => $pause->concerns($row->lineage, $row->likeness()));
+        $pause = self::pauseOf($row, $pauses);
 
         return match (true) {
             $pause === null => null,
+            $pause->rule === PauseRules::BY_PRACTITIONER => 'practitioner',
             $pause->rule === PauseRules::RED_FLAG && $pause->redFlag?->source === 'measured' => 'measured',
             $pause->rule === PauseRules::RED_FLAG, $pause->rule === PauseRules::NEW_FINDING => 'answers',
             default => 'stop',
         };
+    }
+
+    /**
+     * The gravest that holds it: what a practitioner said comes after what was found.
+     *
+     * @param  Collection<int, Pause>  $pauses
+     */
+    private static function pauseOf(ProgrammeItem $row, Collection $pauses): ?Pause
+    {
+        return $row->item()->isRecovery() ? null : $pauses->filter(fn (Pause $pause) => $pause->concerns($row->lineage, $row->likeness()))
+            ->sortBy(fn (Pause $pause) => $pause->rule === PauseRules::BY_PRACTITIONER)->first();
     }
 
     /** @return list<string> lines of the same version on which the same exercise stands, its own first */

@@ -137,7 +137,7 @@ final readonly class OnFile
         $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(
             fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since),
         )
-            ->orderBy('from_at')->orderBy('id')->with('practice')->limit($many * 500)->get());
+            ->orderBy('from_at')->orderBy('id')->with('practice', 'begunBy')->limit($many * 500)->get());
         $putOffs = self::byPatient(PutOffPractice::query()->whereIn('patient_id', $ids)->where(
             'day', '>=', $since->subDay()->format('Y-m-d'),
         )

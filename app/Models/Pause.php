@@ -20,12 +20,14 @@ use IvoryPace\Safety\Likeness;
  * @property int|null $raised_red_flag_id
  * @property array<mixed>|null $likeness what the exercise is like, so that it stays paused under another name or on another line
  * @property string|null $cause what brought it, where it was no practice
+ * @property string|null $reason as the patient reads it, where a practitioner paused
  * @property CarbonImmutable $from_at
  * @property CarbonImmutable|null $until_at
  * @property string|null $looked_at
  * @property int|null $ended_by
  * @property Practice|null $practice
  * @property Practitioner|null $endedBy
+ * @property Practitioner|null $begunBy
  */
 final class Pause extends Row
 {
@@ -43,6 +45,12 @@ final class Pause extends Row
     public function endedBy(): BelongsTo
     {
         return $this->belongsTo(Practitioner::class, 'ended_by');
+    }
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function begunBy(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class, 'begun_by');
     }
 
     /** @param  Builder<Pause>  $query  nobody has looked yet */
@@ -99,6 +107,9 @@ final class Pause extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => Sealed::class, 'likeness' => 'array'];
+        return [
+            'from_at' => 'immutable_datetime', 'until_at' => 'immutable_datetime', 'looked_at' => Sealed::class, 'likeness' => 'array',
+            'reason' => Sealed::class,
+        ];
     }
 }

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $outcome waiting, or may-go-on
  * @property CarbonImmutable $recorded_at
  * @property Practitioner $practitioner
+ * @property RaisedRedFlag $raised
  */
 final class RedFlagAction extends Row
 {
@@ -30,6 +31,12 @@ final class RedFlagAction extends Row
     public function practitioner(): BelongsTo
     {
         return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return BelongsTo<RaisedRedFlag, $this> */
+    public function raised(): BelongsTo
+    {
+        return $this->belongsTo(RaisedRedFlag::class, 'raised_red_flag_id');
     }
 
     /** @return array<string, string> */

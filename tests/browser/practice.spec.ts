@@ -75,7 +75,7 @@ test('A get-help symptom shows the clinic’s emergency wording at once and paus
     expect(await stored).toBe('stored');
 
     await page.goto(record);
-    await expect(page.getByText(/Every exercise is paused: chest pain/)).toBeVisible();
+    await expect(page.getByText(/Every exercise but recovery is paused: chest pain/)).toBeVisible();
 });
 
 test('a closed tab loses at most the present breath, and Back ends a practice as far as it got', async ({

@@ -34,6 +34,7 @@ const programme: CourseProgramme = {
             adherence: figures,
         },
     ],
+    present: [],
     exercises: [
         {
             name: 'Humming',

@@ -4,6 +4,7 @@ import {
     presentDay,
     saidHere,
     usedToday,
+    whatIsPaused,
     whyPaused,
     withWaiting,
     writableDays,
@@ -206,6 +207,22 @@ describe('pausing without a network', () => {
         expect(why(item({ ends: ['made-me-stop', 'made-me-stop'] }), [log('ok')])).toBeNull();
         expect(why(item({ ends: ['made-me-stop'] }), [log('a', { stop_class: 'no-symptom' })])).toBeNull();
         expect(why(item({ paused: 'measured' }), [])).toBe('measured');
+    });
+
+    it('tells each reason once, with what it pauses and what the practitioner said', () => {
+        const here = { practices: [], ticks: [], unsettled: false, urgent: false };
+        const said = { paused: 'practitioner' as const, paused_note: 'Rest your ribs.' };
+        const items = [
+            item({ name: 'Humming', ...said }),
+            item({ name: 'Square', paused: 'stop' }),
+            item({ name: 'Sighing', ...said }),
+            item({ name: 'Recovery', recovery: true, ...said }),
+            item({ name: 'Counting' }),
+        ];
+        expect(whatIsPaused(items, here, rules)).toEqual([
+            { why: 'practitioner', note: 'Rest your ribs.', names: ['Humming', 'Sighing'] },
+            { why: 'stop', note: null, names: ['Square'] },
+        ]);
     });
 
     it('reads what waits: a second look, and the answers of a form with their urgent questions', () => {

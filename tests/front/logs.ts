@@ -41,6 +41,7 @@ export function item(with_: Partial<TodayItem> = {}): TodayItem {
         name: 'exercise.extended-exhale.name',
         recovery: false,
         paused: null,
+        paused_note: null,
         like: ['x'],
         ends: [],
         minutes: null,

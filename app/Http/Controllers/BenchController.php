@@ -19,7 +19,7 @@ final class BenchController
 {
     public function show(Request $request, Patient $patient): Response
     {
-        return Inertia::render('Bench', [...BenchPage::of($patient, $request->boolean('keep_up')), 'session' => null]);
+        return Inertia::render('Bench', [...BenchPage::of($patient, $request->boolean('keep_up')), 'session' => null, 'decided' => null]);
     }
 
     /** What follows from the programme as it is typed. */

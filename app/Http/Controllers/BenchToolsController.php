@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
+use App\Facts\DecidedInSession;
 use App\Language\PatientChanges;
 use App\Language\PatientLanguage;
+use App\Models\CareSession;
 use App\Models\Patient;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -118,8 +120,11 @@ final class BenchToolsController
         $before = array_map(fn ($row) => $row->item(), $patient->activeProgramme?->latestVersion()?->items->all() ?? []);
         $after = ProgrammeDraft::read($request->array('items'), $request->string('school')->value() ?: null)->items();
         $changes = Changes::between(array_values($before), $after);
+        $session = $request->filled('session')
+            ? CareSession::query()->with('steps')->where('patient_id', $patient->id)->find($request->string('session')->value()) : null;
 
         return response()->json([
+            'against' => $session === null ? [] : DecidedInSession::of($patient, $session)?->against($after) ?? [],
             'changes' => array_map(
                 fn (ItemChange $change) => [
                     'kind' => $change->kind, 'name' => $change->name,

@@ -12,6 +12,7 @@ use App\Models\CareSession;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Pages\Bench\BenchPage;
+use App\Pages\Bench\DecidedHere;
 use App\Pages\Session\SessionHead;
 use App\Pages\Session\SessionSteps;
 use App\Pages\Shared\PatientHead;
@@ -37,7 +38,9 @@ final class SessionController
         $careSession->load('steps.practitioner', 'practitioner', 'note.practitioner', 'note.amendments.practitioner');
         $head = SessionHead::of($careSession, $step);
         if ($step === Step::Prescribe && $careSession->closed_at === null) {
-            return Inertia::render('Bench', [...BenchPage::of($patient), 'session' => $head]);
+            return Inertia::render(
+                'Bench', [...BenchPage::of($patient), 'session' => $head, 'decided' => DecidedHere::of($patient, $careSession)],
+            );
         }
         $now = now();
 

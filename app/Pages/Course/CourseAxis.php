@@ -72,6 +72,7 @@ final readonly class CourseAxis
                 ...array_map($this->exercise(...), $this->programme->history()->lineages()),
                 ...array_map($this->asNeeded(...), $this->lineagesAsNeeded()),
             ],
+            'present' => $this->present(),
             'symptom' => $this->programme->latestVersion()?->rated_symptom,
             'ratings' => $this->ratings(),
             'diary' => $this->diary(),
@@ -80,6 +81,19 @@ final readonly class CourseAxis
             'measures' => $this->measures(),
             'questionnaires' => $this->questionnaires(),
         ];
+    }
+
+    /** @return list<array{lineage: string, name: string}> what can be paused */
+    private function present(): array
+    {
+        $present = [];
+        foreach ($this->programme->latestVersion()->items ?? [] as $row) {
+            if (! $row->item()->isRecovery()) {
+                $present[] = ['lineage' => $row->lineage, 'name' => $row->item()->name()];
+            }
+        }
+
+        return $present;
     }
 
     /** @return array<string, mixed> */

@@ -7,16 +7,12 @@ namespace App\Pages\Course;
 use App\Facts\AppointmentsOf;
 use App\Models\NewFinding;
 use App\Models\Patient;
-use App\Models\Pause;
-use App\Models\Practice;
 use App\Models\Programme;
 use App\Pages\Shared\PatientHead;
+use App\Pages\Shared\PausesOf;
 use Carbon\CarbonImmutable;
 use Closure;
-use Illuminate\Database\Eloquent\Collection;
-use IvoryPace\Health\StopClass;
 use IvoryPace\Programme\Outcome;
-use IvoryPace\Safety\PauseRules;
 
 /** A patient's Course: what was prescribed above what happened, on one axis of days. Each part is computed when it is asked for. */
 final readonly class CourseOf
@@ -51,9 +47,10 @@ final readonly class CourseOf
         return [
             'patient' => fn () => PatientHead::of($patient, $this->now),
             'added_on' => $patient->created_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
-            'pauses' => fn () => self::pauses(
+            'pauses' => fn () => PausesOf::goingOn(
                 $patient,
-                $reading?->file()->pauses->whereNull('until_at') ?? $patient->pauses()->goingOn()->with('practice')->limit(20)->get(),
+                $reading?->file()->pauses->whereNull('until_at')
+                    ?? $patient->pauses()->goingOn()->with('practice', 'begunBy')->limit(20)->get(),
             ),
             'new_findings' => fn () => $patient->newFindings()->limit(20)->get()->map(fn (NewFinding $finding) => [
                 'exercise' => $finding->exercise, 'title' => $finding->title, 'message' => $finding->message, 'rule' => $finding->rule,
@@ -91,41 +88,6 @@ final readonly class CourseOf
                 'on' => $programme->closed_on->format('j M Y'), 'outcome' => $programme->outcome?->label() ?? 'closed',
                 'note' => $programme->outcome_note, 'programme' => $programme->id,
             ];
-    }
-
-    /**
-     * @param  Collection<int, Pause>  $goingOn
-     * @return list<array<string, mixed>>
-     */
-    private static function pauses(Patient $patient, Collection $goingOn): array
-    {
-        return array_values($goingOn->map(fn (Pause $pause) => [
-            'id' => $pause->id,
-            'since' => self::time($pause->from_at, $patient),
-            'text' => self::why($pause),
-            // A red flag is looked at under Screening; until then nothing here lets practice go on.
-            'by_flag' => $pause->rule === PauseRules::RED_FLAG && $pause->lineage === null,
-            'rule' => $pause->rule,
-        ])->all());
-    }
-
-    private static function why(Pause $pause): string
-    {
-        $practice = $pause->practice;
-        $symptom = $practice?->stop_symptom?->label() ?? 'a symptom';
-        $paper = $practice?->source === Practice::PAPER ? ', noted on paper' : '';
-        $isForHelp = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
-
-        return match ($pause->rule) {
-            PauseRules::RED_FLAG => $pause->lineage === null
-                ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go "
-                    .'on.'
-                : "Paused: {$pause->cause}.",
-            PauseRules::GET_HELP => "Every exercise is paused: $symptom$paper, "
-                .($isForHelp ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
-            PauseRules::NEW_FINDING => "Paused after what is newly known. {$pause->cause}.",
-            default => "Paused: stopped for a symptom in two of the last three practices, last for $symptom$paper.",
-        };
     }
 
     private static function time(CarbonImmutable $instant, Patient $patient): string

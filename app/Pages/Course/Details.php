@@ -9,6 +9,7 @@ use App\Facts\PracticeOnFile;
 use App\Models\HomeCheck;
 use App\Models\Practice;
 use App\Models\PutOffPractice;
+use App\Pages\Shared\PausesOf;
 use Closure;
 use IvoryPace\Practice\Share;
 use IvoryPace\Programme\Anchor;
@@ -19,7 +20,7 @@ final class Details
 {
     public const NAMES = [
         'programmes', 'stops', 'effects', 'trends', 'anchors', 'put_offs', 'home_checks', 'self_checks', 'practices', 'periods', 'paper',
-        'note',
+        'note', 'lifted',
     ];
 
     private const LATEST_PRACTICES = 30;
@@ -57,6 +58,7 @@ final class Details
                 $this->reading->patient, $this->reading->programme, $this->reading->evidence(), $this->reading->now,
             ),
             $this->note(...),
+            fn (): array => PausesOf::lifted($this->reading->patient),
         ]);
     }
 

@@ -21,6 +21,8 @@ final class VersionSheet
     /** @return array<string, mixed> */
     public static function of(ProgrammeVersion $version, Patient $patient): array
     {
+        $goal = $version->goal ?? [];
+
         return [
             'number' => $version->number,
             'by' => $version->practitioner->name,
@@ -31,7 +33,7 @@ final class VersionSheet
             'rated_symptom' => $version->rated_symptom,
             'reason' => $version->reason,
             'school' => $version->school->label(),
-            'goal' => ($version->goal ?? []) === [] ? null : [...$version->goal, 'summary' => self::goal($version->goal)],
+            'goal' => $goal === [] ? null : [...$goal, 'summary' => self::goal($goal)],
             'patient_note' => $version->patient_note,
             'items' => $version->items->map(self::item(...)),
             'finding_reasons' => $version->findingReasons->map(fn (FindingReason $reason) => [

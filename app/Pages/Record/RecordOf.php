@@ -15,6 +15,7 @@ use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
 use App\Models\Role;
 use App\Pages\Shared\PatientHead;
+use App\Pages\Shared\PausesOf;
 use App\Pages\Shared\ScreeningForm;
 use App\Pages\Shared\TrailOf;
 use Carbon\CarbonImmutable;
@@ -62,6 +63,7 @@ final class RecordOf
                     'reason' => $version->reason, 'items' => $version->items->map(fn ($row) => $row->item()->name())->implode(', '),
                     'query' => $version->programme->closed_on === null ? '' : "?programme={$version->programme_id}",
                 ]),
+            'lifted' => PausesOf::lifted($patient),
             'practices' => $patient->practices()->count(),
             'responsible' => ['id' => $patient->practitioner_id, 'name' => $patient->practitioner->name],
             'shared_with' => SharedWith::of($patient),

@@ -17,6 +17,7 @@ use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Models\SessionNote;
+use App\Pages\Shared\PausesOf;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use IvoryPace\Calendar\PatientDay;
@@ -61,6 +62,10 @@ final class BriefOf
                 'exercise' => $of->exercise, 'asked' => $of->check->label(), 'answers' => SelfAnswers::inWords($of->answers),
                 'times' => count($of->answers),
             ], SelfAnswers::since($programme, $from, $now)),
+            lifted: array_map(
+                fn (array $each) => ['what' => rtrim($each['text'], '.'), 'found' => rtrim($each['found'], '.')],
+                PausesOf::lifted($patient, $from === null ? null : CarbonImmutable::instance($from)),
+            ),
             habits: $latest === null || $from === null ? [] : self::habits($patient, $latest, $from),
         ));
     }

@@ -12,8 +12,10 @@ use App\Models\NoteAmendment;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
+use App\Models\RedFlagAction;
 use App\Models\ScreeningAnswer;
 use App\Pages\Shared\PatientHead;
+use App\Pages\Shared\PausesOf;
 use Carbon\CarbonImmutable;
 use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Session\NoteDraft;
@@ -46,6 +48,7 @@ final class SessionNoteOf
                 "{$session->begun_at->setTimezone($patient->clinic->time_zone)->format('j F Y')}, with {$session->practitioner->name}",
             ],
             'Screening' => self::screening($patient, $session),
+            'Looked at' => self::lookedAt($patient, $session),
             'Catch up' => [self::text($session->kept('catch-up')['remarks'] ?? '')],
             'Measured' => [...self::measured($patient, $session), self::text($session->kept('measure')['remarks'] ?? '')],
             'Taught and tried' => [...self::tried($session), self::text($session->kept('teach')['remarks'] ?? '')],
@@ -53,6 +56,24 @@ final class SessionNoteOf
             'Prescribed' => self::prescribed($patient, $session),
             'Handed over' => self::handedOver($session),
         ]);
+    }
+
+    /** @return list<string> what was paused and what was found, red flags and what was done about them, since the session began */
+    private static function lookedAt(Patient $patient, CareSession $session): array
+    {
+        $day = $session->begun_at->setTimezone($patient->clinic->time_zone)->startOfDay();
+        $actions = RedFlagAction::query()->whereIn('raised_red_flag_id', $patient->redFlags()->select('id'))
+            ->where('recorded_at', '>=', $day)->with('raised')->orderBy('id')->limit(20)->get();
+
+        return [
+            ...array_map(
+                fn (RedFlagAction $action) => "Red flag, {$action->raised->flag->label()}: {$action->action}",
+                array_values($actions->all()),
+            ),
+            ...array_map(
+                fn (array $each) => rtrim($each['text'], '.').". Lifted: {$each['found']}", PausesOf::lifted($patient, $day->utc()),
+            ),
+        ];
     }
 
     /** @return list<string> */

@@ -13,6 +13,7 @@ use App\Facts\ReachOf;
 use App\Language\Told;
 use App\Models\CareSession;
 use App\Models\Patient;
+use App\Models\Pause;
 use App\Models\ProgrammeItem;
 use App\Pages\Measure\MeasureDesk;
 use Carbon\CarbonImmutable;
@@ -162,13 +163,14 @@ final class SessionSteps
 
         return [
             'decisions' => array_map(
-                fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::cases(),
+                fn (Decision $decision) => ['value' => $decision->value, 'label' => $decision->label()], Decision::offered(),
             ),
             'items' => $evidence === null ? [] : array_map(fn (ProgrammeItem $row) => [
                 'lineage' => $row->lineage, 'name' => $row->item()->name(), 'summary' => $row->item()->summary(),
                 'as_needed' => $row->item()->asNeeded !== null,
                 'since' => CarbonImmutable::parse($evidence->changedOn($row)->date)->format('j M'),
                 'lines' => $evidence->ofItem($row)->lines($evidence->since($row)),
+                'paused' => self::pausedSince($row, $file),
                 'next' => self::nextRung($row->item(), ReachOf::on($file)->reach),
                 'proposal' => ($proposal = $proposals?->item($row)) === null
                     ? null
@@ -178,6 +180,12 @@ final class SessionSteps
                     ],
             ], self::rows($patient)),
         ];
+    }
+
+    private static function pausedSince(ProgrammeItem $row, OnFile $file): ?string
+    {
+        return $file->pauses->whereNull('until_at')->first(fn (Pause $pause) => $pause->concerns($row->lineage, $row->likeness()))
+            ?->from_at->setTimezone($file->patient->time_zone)->format('j M H:i');
     }
 
     /** What the ladder would ask next; null at its top, and where it would lead too far. */

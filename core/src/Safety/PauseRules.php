@@ -20,6 +20,9 @@ final class PauseRules
     /** A red flag was answered or measured: nothing is practised until a practitioner says that it may go on. */
     public const RED_FLAG = 'PAUSE-RED-FLAG';
 
+    /** A practitioner has paused it, for a reason that the patient reads. */
+    public const BY_PRACTITIONER = 'PAUSE-BY-PRACTITIONER';
+
     /** So many of the last practices are looked at. */
     public const LOOK_AT = 3;
 

@@ -17,6 +17,8 @@ final readonly class Brief
 
     private const HARD = 7;
 
+    private const MOST_LIFTED = 3;
+
     /** A screening older than this is asked after. */
     private const SCREENING_DAYS = 28;
 
@@ -63,6 +65,9 @@ final readonly class Brief
                 (string) $facts->pausedExercises,
                 $facts->pausedExercises === 1 ? 'pause waits for you to look.' : 'pauses wait for you to look.', 'course',
             );
+        }
+        foreach (array_slice($facts->lifted, 0, self::MOST_LIFTED) as $pause) {
+            $lines[] = self::line('Looked at', "{$pause['what']}. Found: {$pause['found']}.", 'course');
         }
         foreach ($facts->stops as $symptom => $times) {
             $lines[] = self::line(ucfirst($symptom), $times === 1 ? 'stopped one practice.' : "stopped $times practices.", 'course');

@@ -26,6 +26,7 @@ final readonly class BriefFacts
      * @param  list<array{exercise: string, asked: string, answers: string, times: int}>  $selfChecks  what the patient answered after
      *     practices
      * @param  list<array{habit: string, ticks: int, agreed: int}>  $habits  ticks, and how many a day were agreed
+     * @param  list<array{what: string, found: string}>  $lifted  pauses that somebody has looked at, and what was found; latest first
      * @param  int  $slight  practices with a slight and passing symptom
      */
     public function __construct(
@@ -45,6 +46,7 @@ final readonly class BriefFacts
         public int $slight = 0,
         public array $selfChecks = [],
         public array $habits = [],
+        public array $lifted = [],
     ) {
     }
 }

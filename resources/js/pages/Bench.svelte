@@ -5,6 +5,7 @@
     import AsRead from '../components/bench/AsRead.svelte';
     import { Bench, type Draft } from '../components/bench/bench.svelte';
     import type { Reason, Reasons } from '../components/bench/reasons';
+    import DecidedPart from '../components/bench/DecidedPart.svelte';
     import Findings from '../components/bench/Findings.svelte';
     import IssueLine, { type Rest } from '../components/bench/IssueLine.svelte';
     import IssuePreview, { type Preview } from '../components/bench/IssuePreview.svelte';
@@ -30,9 +31,11 @@
         draft: Draft;
         rest: Rest;
         reasons: Reasons;
+        /** What was decided when it was kept. */
+        decided?: string;
     }
 
-    let { patient, choices, version, draft, answer, measured, goals, session }: BenchProps = $props();
+    let { patient, choices, version, draft, answer, measured, goals, session, decided }: BenchProps = $props();
 
     const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
     let rest = $state<Rest>(
@@ -93,6 +96,16 @@
         errors.rated_symptom,
         errors.reason,
     ]);
+    const decisions = untrack(() => JSON.stringify(decided?.lines ?? null));
+    let isDecidedInDraft = $state(false);
+
+    function doWhatWasDecided(): void {
+        if (!decided?.answer) return;
+        bench.beginWith(decided.answer);
+        rest.reason = decided.reason;
+        isDecidedInDraft = true;
+    }
+
     onMount(() => {
         const kept = bench.read<Kept>();
         if (kept) {
@@ -100,6 +113,10 @@
             reasons = kept.reasons;
             bench.takeBack(kept.draft);
             restored = true;
+            isDecidedInDraft = kept.decided === decisions;
+        } else {
+            doWhatWasDecided();
+            first = asItIs();
         }
         return router.on('before', (event) => {
             // Within the application what is typed is kept anyway; leaving without issuing is said once.
@@ -115,16 +132,22 @@
         });
     });
 
-    const first = untrack(() => JSON.stringify([bench.draft().items, rest]));
+    const asItIs = (): string => JSON.stringify([bench.draft().items, $state.snapshot(rest)]);
+    let first = untrack(asItIs);
     /** The breath that this exercise has now. */
     const inForce = $derived.by(() => {
         const fields = version ? answer.items.find((each) => each.id === bench.fields.id)?.fields : undefined;
         return fields?.ratio ? { ratio: fields.ratio, count_length: Number(fields.count_length) } : null;
     });
-    const isChanged = (): boolean => JSON.stringify([bench.draft().items, $state.snapshot(rest)]) !== first;
+    const isChanged = (): boolean => asItIs() !== first;
 
     $effect(() => {
-        const now = { draft: bench.draft(), rest: $state.snapshot(rest), reasons: $state.snapshot(reasons) };
+        const now = {
+            draft: bench.draft(),
+            rest: $state.snapshot(rest),
+            reasons: $state.snapshot(reasons),
+            ...(isDecidedInDraft ? { decided: decisions } : {}),
+        };
         if (!issued && (restored || isChanged())) bench.keep(now);
     });
 
@@ -172,7 +195,7 @@
     async function look(): Promise<void> {
         errors = {};
         try {
-            const shown = await bench.post<Preview>('changes');
+            const shown = await bench.post<Preview>('changes', { session: session?.id ?? null });
             patientNote = shown.patient_note;
             preview = shown;
         } catch {
@@ -328,6 +351,7 @@
                         {bench.trouble}
                         <button type="button" class="linklike" onclick={() => bench.changed()}>Try again</button>
                     </p>{/if}
+                {#if decided}<DecidedPart {decided} isInDraft={isDecidedInDraft} ontake={doWhatWasDecided} />{/if}
                 {#if restored}
                     <p class="mb-4 border-b border-rule pb-3 text-[0.9rem]">
                         What you had typed is back. <button type="button" class="linklike" onclick={startAgain}

@@ -10,7 +10,9 @@
     import PracticeTable from '../components/course/PracticeTable.svelte';
     import Proposals from '../components/course/Proposals.svelte';
     import VersionTable from '../components/course/VersionTable.svelte';
+    import Lifted from '../components/Lifted.svelte';
     import LineForm from '../components/LineForm.svelte';
+    import PauseForm from '../components/PauseForm.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Room from '../components/Room.svelte';
     import type { CourseProps } from '../types/course';
@@ -40,6 +42,7 @@
         paper,
         note,
         programmes = [],
+        lifted = [],
     }: CourseProps = $props();
 
     /** What follows when the page has opened is gone for a moment after an answer; what is being typed there stays. */
@@ -62,7 +65,9 @@
             <div>
                 <h2 id="paused-{pause.id}" class="text-lg text-clay">{pause.text}</h2>
                 <p class="text-muted">
-                    Since {pause.since}. {pause.by_flag ? '' : 'It stays paused until you have looked.'}
+                    Since {pause.since}. {pause.by_flag || pause.rule === 'PAUSE-BY-PRACTITIONER'
+                        ? ''
+                        : 'It stays paused until you have looked.'}
                 </p>
                 {#if stops?.[0]?.remark}<p class="mt-2">“{stops[0].remark}”</p>{/if}
             </div>
@@ -72,8 +77,8 @@
             {:else}<LineForm
                     id="pause-{pause.id}"
                     url="/patients/{patient.id}/pauses/{pause.id}/end"
-                    label="What you found"
-                    button="I have looked; let it go on"
+                    label={pause.rule === 'PAUSE-BY-PRACTITIONER' ? 'Why it goes on' : 'What you found'}
+                    button={pause.rule === 'PAUSE-BY-PRACTITIONER' ? 'Let it go on' : 'I have looked; let it go on'}
                 />{/if}
         </section>
     {/each}
@@ -147,7 +152,15 @@
                 {/if}
                 <h2 class="mb-1 text-[1.05rem]">Each version against itself</h2>
                 <VersionTable versions={programme.versions} shownFrom={programme.from} patientId={patient.id} {query} />
-                {#if !ended}<CloseProgramme patientId={patient.id} {outcomes} id="close" />{/if}
+                {#if !ended}
+                    <details class="mt-3 print:hidden">
+                        <summary class="linklike cursor-pointer">Pause an exercise, or everything</summary>
+                        <div class="mt-2">
+                            <PauseForm patientId={patient.id} id="pause" exercises={programme.present} />
+                        </div>
+                    </details>
+                    <CloseProgramme patientId={patient.id} {outcomes} id="close" />
+                {/if}
                 {#if programmes.length > 0}
                     <nav aria-label="Programmes" class="mt-4">
                         <h2 class="mb-1 text-[1.05rem]">Programmes</h2>
@@ -185,6 +198,8 @@
                         </li>
                     {/each}
                 </ul>
+                {#if lifted.length > 0}<h2 class="mt-4 mb-1 text-[1.05rem]">What was found when a pause was lifted</h2>
+                    <Lifted pauses={lifted} />{/if}
                 {#if anchors.length > 1}<h2 class="mt-4 mb-1 text-[1.05rem]">By anchor</h2>
                     <Anchors {anchors} />{/if}
                 {#if put_offs.length > 0}

@@ -1,6 +1,7 @@
 <script lang="ts">
     import Wide from '../components/Wide.svelte';
     import { Link } from '@inertiajs/svelte';
+    import Lifted from '../components/Lifted.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import Details from '../components/record/Details.svelte';
     import Responsible from '../components/record/Responsible.svelte';
@@ -24,6 +25,7 @@
         sessions,
         versions,
         practices,
+        lifted,
         responsible,
         shared_with,
         handovers,
@@ -63,6 +65,10 @@
                     </article>
                 {:else}<p class="text-muted">None yet.</p>{/each}
             </section>
+            {#if lifted.length > 0}<section aria-labelledby="lifted">
+                    <h2 id="lifted" class="mb-1 text-[1.15rem]">What was found when a pause was lifted</h2>
+                    <Lifted pauses={lifted} />
+                </section>{/if}
             <section aria-labelledby="programme">
                 <h2 id="programme" class="mb-1 text-[1.15rem]">Programme</h2>
                 {#each versions as version (version.id)}<p class="border-t border-rule py-1.5">

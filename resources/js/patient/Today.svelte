@@ -2,7 +2,7 @@
     import { onMount, untrack } from 'svelte';
     import Ridge from '../shared/Ridge.svelte';
     import Tally from '../shared/Tally.svelte';
-    import { nextSlot, saidHere, whyPaused, withWaiting } from './keeping/day';
+    import { nextSlot, saidHere, whatIsPaused, whyPaused, withWaiting } from './keeping/day';
     import Habit from './Habit.svelte';
     import HelpCard from './HelpCard.svelte';
     import Needed from './Needed.svelte';
@@ -52,10 +52,9 @@
     const planned = $derived(today.items.filter((each) => each.as_needed === null));
     const needed = $derived(today.items.filter((each) => each.as_needed !== null));
     const paused = $derived(today.items.filter((each) => whyPaused(each, here, today.rules) !== null));
-    /** Each reason once. */
-    const reasons = $derived([
-        ...new Set(today.items.map((each) => whyPaused(each, here, today.rules)).filter((why) => why !== null)),
-    ]);
+    const notPaused = $derived(today.items.filter((each) => !paused.includes(each)));
+    /** Each reason once, with what it pauses. */
+    const reasons = $derived(whatIsPaused(today.items, here, today.rules));
     const needsHelp = $derived(
         here.unsettled || here.urgent || here.practices.some((log) => log.stop_class === 'get-help'),
     );
@@ -139,7 +138,13 @@
     {#if paused.length > 0}
         <div class="card urgent" role="status">
             <h2>{t('patient.today.paused')}</h2>
-            {#each reasons as why (why)}<p>{t(`patient.today.paused-text.${why}`)}</p>{/each}
+            {#each reasons as each, index (index)}<p>
+                    <strong>{each.names.map((name) => t(name)).join(', ')}.</strong>
+                    {t(`patient.today.paused-text.${each.why}`)}{#if each.note}&nbsp;<q>{each.note}</q>{/if}
+                </p>{/each}
+            {#if notPaused.length > 0}<p>
+                    {t('patient.today.not-paused', { names: notPaused.map((each) => t(each.name)).join(', ') })}
+                </p>{/if}
         </div>
     {/if}
 

@@ -9,7 +9,7 @@ export interface DeviceState {
     consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
 }
 
-export type WhyPaused = 'stop' | 'answers' | 'measured';
+export type WhyPaused = 'stop' | 'answers' | 'measured' | 'practitioner';
 
 /** Where help is found. */
 export interface Help {
@@ -61,6 +61,8 @@ export interface TodayItem extends Playable {
     recovery: boolean;
     /** Why the server has paused it. */
     paused: WhyPaused | null;
+    /** What the practitioner said who paused it. */
+    paused_note: string | null;
     /** Lines on which the same exercise stands, its own first: they share stops and pauses. */
     like: string[];
     /** How the last practices ended since somebody looked, latest first. */

@@ -1,4 +1,4 @@
-import type { AdherenceFigures, PatientHead } from './pages';
+import type { AdherenceFigures, LiftedPause, PatientHead } from './pages';
 
 export interface CourseVersion {
     number: number;
@@ -39,6 +39,8 @@ export interface CourseProgramme {
     by_week: boolean;
     versions: CourseVersion[];
     exercises: CourseExercise[];
+    /** What can be paused. */
+    present: { lineage: string; name: string }[];
     symptom: string;
     ratings: { day: string; before: number | null; after: number | null }[];
     diary: { name: string; days: [string, number][] }[];
@@ -121,6 +123,8 @@ export interface CourseProps {
     programme: CourseProgramme | null;
     proposals: CourseProposal[];
     // What stands below the axis follows when the page has opened.
+    /** Pauses that were lifted, and what was found. */
+    lifted?: LiftedPause[];
     programmes?: { id: number; text: string; here: boolean; running: boolean }[];
     anchors?: { name: string; share: number | null; credit: number; due: number }[];
     periods?: CoursePeriods | null;

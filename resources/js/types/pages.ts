@@ -170,6 +170,15 @@ export interface Choice {
     label: string;
 }
 
+/** A pause that somebody has looked at. */
+export interface LiftedPause {
+    text: string;
+    found: string;
+    by: string;
+    from: string;
+    to: string;
+}
+
 /** Who opened or changed what, when. */
 export interface TrailLine {
     on: string;

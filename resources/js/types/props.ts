@@ -46,6 +46,22 @@ export interface AccessProps {
     }[];
 }
 
+export interface DecidedLine {
+    lineage: string;
+    name: string;
+    decision: string;
+    reason: string;
+    /** Otherwise it has to be chosen by hand. */
+    done: boolean;
+    to: string | null;
+}
+
+export interface Decided {
+    answer: BenchAnswer | null;
+    lines: DecidedLine[];
+    reason: string;
+}
+
 export interface BenchProps {
     patient: PatientHead;
     choices: BenchChoices;
@@ -64,6 +80,8 @@ export interface BenchProps {
     measured: Record<string, number>;
     /** The session it is opened in. */
     session: SessionHeadView | null;
+    /** What was decided in it, as the draft does it. */
+    decided: Decided | null;
 }
 
 export interface ClinicProps {

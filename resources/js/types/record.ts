@@ -1,5 +1,5 @@
 import type { QuestionnaireView } from './measure';
-import type { Choice, PatientHead, TrailLine } from './pages';
+import type { Choice, LiftedPause, PatientHead, TrailLine } from './pages';
 import type { PastScreening, PausedExercise, RedFlagAnswer } from './screening';
 
 export interface DetailFields {
@@ -53,6 +53,8 @@ export interface RecordProps {
         reason: string | null;
         items: string;
     }[];
+    /** Pauses that were lifted, and what was found. */
+    lifted: LiftedPause[];
     practices: number;
     responsible: Person;
     shared_with: Person[];

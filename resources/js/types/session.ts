@@ -78,6 +78,8 @@ export interface DecideShown {
         since: string;
         lines: EvidenceLine[];
         next: string | null;
+        /** Since when it is paused. */
+        paused: string | null;
         proposal: { kind: string; label: string; because: string; rule: string } | null;
     }[];
 }

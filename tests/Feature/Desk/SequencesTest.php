@@ -235,7 +235,7 @@ final class SequencesTest extends TestCase
         $this->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => false, 'at' => $at()])->assertStored();
         $pause = Pause::query()->sole();
         self::assertSame([null, PauseRules::GET_HELP, '2026-11-02 07:00:00'], [$pause->lineage, $pause->rule, $pause->from_at->format('Y-m-d H:i:s')]);
-        self::assertSame('Every exercise is paused: growing breathlessness, which had not settled at the second look.', $this->course()['pauses'][0]['text']);
+        self::assertSame('Every exercise but recovery is paused: growing breathlessness, which had not settled at the second look.', $this->course()['pauses'][0]['text']);
         $this->fromDevice($this->credential);
         $this->outbox('second-look', ['uuid' => $log['uuid'], 'settled' => false, 'at' => $at()])->assertIs('again');
         self::assertSame(1, Pause::query()->count());

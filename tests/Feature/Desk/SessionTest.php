@@ -134,7 +134,7 @@ final class SessionTest extends TestCase
         $this->actingAs($this->practitioner, 'practitioner');
         $this->get($this->url('brief'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.lines', fn ($lines) => collect($lines)->contains(fn ($line) => $line['number'] === '6 to 4' && str_contains($line['text'], 'tension'))));
         $this->get($this->url('catch-up'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.remarks.0.text', 'Easier today.')->where('shown.screened.today', false)->has('shown.exercises', 1));
-        $this->get($this->url('decide'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.items.0.lineage', $version->items->first()?->lineage)->where('shown.items.0.lines.0.number', '1')->has('shown.decisions', 7));
+        $this->get($this->url('decide'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.items.0.lineage', $version->items->first()?->lineage)->where('shown.items.0.lines.0.number', '1')->has('shown.decisions', 6));
         $this->get($this->url('teach'))->assertInertia(fn (AssertableInertia $page) => $page->where('shown.choices.0.ratio', '4:0:5:1')->where('shown.choices', fn ($choices) => count($choices) > 25));
     }
 

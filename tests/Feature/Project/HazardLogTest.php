@@ -24,7 +24,7 @@ final class HazardLogTest extends TestCase
 
     public function test_no_rule_is_without_a_line(): void
     {
-        $rules = [...array_keys(RuleBook::rules()), PauseRules::GET_HELP, PauseRules::TWICE_IN_THREE, PauseRules::NEW_FINDING, PauseRules::RED_FLAG];
+        $rules = [...array_keys(RuleBook::rules()), PauseRules::GET_HELP, PauseRules::TWICE_IN_THREE, PauseRules::NEW_FINDING, PauseRules::RED_FLAG, PauseRules::BY_PRACTITIONER];
         self::assertSame([], array_values(array_diff($rules, array_keys(self::hazards()))));
     }
 

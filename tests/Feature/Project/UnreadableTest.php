@@ -24,7 +24,7 @@ final class UnreadableTest extends TestCase
     /** Every encrypted column that a page reads, by table. */
     private const SEALED = [
         'session_notes' => ['text'], 'note_amendments' => ['text', 'reason'], 'asked_forms' => ['answers'], 'diary_entries' => ['content'],
-        'red_flag_actions' => ['action'], 'finding_reasons' => ['message', 'reason'], 'pauses' => ['looked_at'], 'decisions' => ['reason'],
+        'red_flag_actions' => ['action'], 'finding_reasons' => ['message', 'reason'], 'pauses' => ['looked_at', 'reason'], 'decisions' => ['reason'],
         'patients' => ['contact', 'checked_facts'], 'new_findings' => ['message', 'looked_at'], 'kept_asides' => ['body'],
         'practices' => ['remark'], 'session_steps' => ['content'], 'handovers' => ['reason'], 'screenings' => ['remark'],
         'programmes' => ['outcome_note'], 'programme_versions' => ['reason', 'goal', 'patient_note'], 'access_trail' => ['detail'],

@@ -640,6 +640,7 @@ export type SentBench = {
             school: 'gentle-control' | 'rib-mechanics';
         })[];
     };
+    decided: null;
     draft: {
         goal: {
             direction: 'at-most';
@@ -965,6 +966,7 @@ export type SentCourse = {
         on: string;
         rate: number;
     }[];
+    lifted: [];
     maintenance: boolean;
     new_findings: {
         exercise: string;
@@ -1092,6 +1094,10 @@ export type SentCourse = {
             })[];
             unit: string;
         })[];
+        present: [{
+            lineage: string;
+            name: string;
+        }];
         questionnaires: ({
             most: number;
             name: string;
@@ -1150,7 +1156,7 @@ export type SentCourse = {
         decided: null | {
             on: string;
             reason: string;
-            what: 'stay';
+            what: string;
         };
         exercise: string;
         finishes: boolean;
@@ -1834,6 +1840,13 @@ export type SentRecord = {
         label: string;
         value: 'en';
     }];
+    lifted: {
+        by: string;
+        found: string;
+        from: string;
+        text: string;
+        to: string;
+    }[];
     measurements: ({
         by: string;
         how: string;
@@ -2484,7 +2497,7 @@ export type SentSessionShownCatchUp = {
 export type SentSessionShownDecide = {
     decisions: ({
         label: string;
-        value: 'go-on' | 'lighten' | 'pause' | 'stay' | 'step-back' | 'step-up' | 'stop';
+        value: 'lighten' | 'pause' | 'stay' | 'step-back' | 'step-up' | 'stop';
     })[];
     items: ({
         as_needed: boolean;
@@ -2495,6 +2508,7 @@ export type SentSessionShownDecide = {
         }[];
         name: string;
         next: 'standing' | null;
+        paused: null;
         proposal: null | {
             because: string;
             kind: 'step-up';
@@ -2711,6 +2725,7 @@ export type SentToAsNeeded = {
         needs: [];
         night: null;
         paused: null;
+        paused_note: null;
         quiet: false;
         recovery: true;
         ridge: {
@@ -3027,6 +3042,7 @@ export type SentToToday = {
             segments: [];
         };
         paused: 'answers' | 'stop' | null;
+        paused_note: null;
         quiet: boolean;
         recovery: boolean;
         ridge: {
@@ -3197,6 +3213,7 @@ export type SentToToday = {
             needs: [];
             night: null;
             paused: null;
+            paused_note: null;
             quiet: false;
             recovery: true;
             ridge: {

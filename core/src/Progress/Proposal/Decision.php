@@ -15,17 +15,34 @@ enum Decision: string
     case Pause = 'pause';
     case Stop = 'stop';
 
+    /**
+     * What is chosen from. "Go on" is what a change amounts to that is none of the others; whoever decides that nothing
+     * changes says "stay".
+     *
+     * @return list<self>
+     */
+    public static function offered(): array
+    {
+        return [self::StepUp, self::Stay, self::StepBack, self::Lighten, self::Pause, self::Stop];
+    }
+
     public function label(): string
     {
         return match ($this) {
-            self::GoOn => 'go on',
+            self::GoOn => 'changed otherwise',
             self::StepUp => 'step up',
-            self::Stay => 'stay',
+            self::Stay => 'stay as it is',
             self::StepBack => 'step back',
             self::Lighten => 'lighten',
             self::Pause => 'pause',
             self::Stop => 'stop',
         };
+    }
+
+    /** Whether the next version is another because of it. */
+    public function changesTheProgramme(): bool
+    {
+        return in_array($this, [self::StepUp, self::StepBack, self::Lighten, self::Stop], true);
     }
 
     /** Whether it does what was proposed. Null where a proposal asks for something else than a step: to look first. */

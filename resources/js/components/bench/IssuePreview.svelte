@@ -5,6 +5,8 @@
     export interface Preview {
         changes: { kind: string; name: string; lines: { what: string; from: string; to: string }[] }[];
         patient_note: string;
+        /** What was decided in the session and is not done here. */
+        against: string[];
     }
 
     interface Props {
@@ -28,6 +30,9 @@
 >
     <div>
         <h2 class="text-[1.05rem]" tabindex="-1" bind:this={heading}>What version {number} changes</h2>
+        {#each preview.against as line (line)}<p class="my-1 border-l-4 border-clay pl-3 text-[0.925rem]" role="alert">
+                {line}
+            </p>{/each}
         <ul class="text-[0.925rem]">
             {#each preview.changes as change, index (index)}
                 <li class="mt-1">

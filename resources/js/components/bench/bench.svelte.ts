@@ -188,6 +188,13 @@ export class Bench {
         this.changed();
     }
 
+    /** What somebody decided, done: one step, which can be undone. */
+    beginWith(answer: BenchAnswer): void {
+        this.items = answer.items.map((each) => $state.snapshot(each.fields));
+        this.answer = answer;
+        this.step();
+    }
+
     undo(): void {
         this.step();
         this.restore(this.past.undo());

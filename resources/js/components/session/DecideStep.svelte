@@ -5,6 +5,7 @@
     import Evidence from './Evidence.svelte';
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';
+    import PauseForm from '../PauseForm.svelte';
     import Remarks from './Remarks.svelte';
 
     interface Content {
@@ -27,8 +28,11 @@
         made.content.decisions = { ...made.content.decisions };
         return made;
     });
-    const of = (lineage: string): { decision: string | null; reason: string } =>
-        step.content.decisions[lineage] ?? { decision: null, reason: '' };
+    const of = (lineage: string): { decision: string | null; reason: string } => {
+        const made = step.content.decisions[lineage] ?? { decision: null, reason: '' };
+        // An older session may hold "go on", which is "stay" now.
+        return made.decision === 'go-on' ? { ...made, decision: 'stay' } : made;
+    };
     const put = (lineage: string, change: Partial<{ decision: string; reason: string }>): void => {
         step.content.decisions[lineage] = { ...of(lineage), ...change };
     };
@@ -92,6 +96,15 @@
                         aria-label="Reason for {item.name}"
                     /></label
                 >
+                {#if item.paused}<p class="mt-2 text-clay">Paused since {item.paused}.</p>
+                {:else if of(item.lineage).decision === 'pause'}<div class="mt-2">
+                        <PauseForm
+                            patientId={patient.id}
+                            id="pause-{item.lineage}"
+                            lineage={item.lineage}
+                            reason={of(item.lineage).reason}
+                        />
+                    </div>{/if}
             </div>
         </section>
     {/each}

@@ -146,6 +146,24 @@ export function whyPaused(item: TodayItem, here: SaidHere, rules: Rules): WhyPau
     return ends.filter(isSymptom).length >= rules.pausing.stops ? 'stop' : null;
 }
 
+/** What is paused, by why, and what the practitioner said. */
+export function whatIsPaused(
+    items: TodayItem[],
+    here: SaidHere,
+    rules: Rules,
+): { why: WhyPaused; note: string | null; names: string[] }[] {
+    const groups: { why: WhyPaused; note: string | null; names: string[] }[] = [];
+    for (const item of items) {
+        const why = whyPaused(item, here, rules);
+        if (why === null) continue;
+        const note = why === 'practitioner' ? item.paused_note : null;
+        const known = groups.find((each) => each.why === why && each.note === note);
+        if (known) known.names.push(item.name);
+        else groups.push({ why, note, names: [item.name] });
+    }
+    return groups;
+}
+
 /** Practices of an as-needed exercise, or ticks of a habit, on the present day, with those that wait. */
 export function usedToday(item: TodayItem, waiting: (PracticeLog | Tick)[], from: number): number {
     const at = (log: PracticeLog | Tick): number => Date.parse('ticked_at' in log ? log.ticked_at : log.started_at);
