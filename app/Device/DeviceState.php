@@ -28,6 +28,7 @@ final class DeviceState
             'state' => $state,
             'clinic' => $clinic->name,
             'emergency' => $clinic->emergency_wording,
+            'telephone' => $clinic->telephone,
             'consent' => $state === 'consent'
                 ? ['version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic)]
                 : null,

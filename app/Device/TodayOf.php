@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Device;
 
+use App\Facts\AppointmentsOf;
 use App\Facts\AskedForms;
 use App\Models\AskedForm;
 use App\Models\Patient;
@@ -51,6 +52,7 @@ final class TodayOf
             'rules' => self::rules(),
             'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()
                 ->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
+            'appointment' => self::appointment($patient, $now),
             'check_due' => $versions !== [] && WeeklyCheck::isDue(self::lastCheck($patient), $today),
             'days' => array_map(fn (PatientDay $day) => self::day($patient, $programme, $day), $days),
             'items' => (object) TodayItems::ofVersions($patient, array_values($versions), $now),
@@ -69,6 +71,17 @@ final class TodayOf
         return ['owner' => self::owner($patient), ...self::help($patient), 'rules' => self::rules(), 'item' => TodayItems::forEveryone()];
     }
 
+    /** When the patient comes next, in the patient's words and time. */
+    private static function appointment(Patient $patient, CarbonImmutable $now): ?string
+    {
+        $next = AppointmentsOf::next($patient, $now);
+
+        return $next === null ? null : (string) __('patient.today.appointment', [
+            'when' => CarbonImmutable::parse($next['starts_at'], 'UTC')->setTimezone($patient->time_zone)->isoFormat('dddd D MMMM, HH:mm'),
+            'with' => $next['with'],
+        ]);
+    }
+
     /** @return array<string, mixed> the clinic's wording, and a number in it that can be called */
     private static function help(Patient $patient): array
     {
@@ -78,6 +91,7 @@ final class TodayOf
             'emergency' => $wording,
             'emergency_call' => preg_match('/\+?\d[\d ]{1,16}\d/', $wording, $found) === 1 ? str_replace(' ', '', $found[0]) : null,
             'crisis' => $patient->clinic->crisis_number,
+            'telephone' => $patient->clinic->telephone,
         ];
     }
 

@@ -44,7 +44,11 @@ final class AppointmentsOf
         })->all())];
     }
 
-    /** @return array{id: int, day: string, time: string, words: string}|null the patient's next one */
+    /**
+     * The patient's next one, in the clinic's time; starts_at in UTC.
+     *
+     * @return array{id: int, day: string, time: string, words: string, starts_at: string, with: string}|null
+     */
     public static function next(Patient $patient, CarbonImmutable $now): ?array
     {
         $next = DB::table('appointments')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
@@ -57,7 +61,8 @@ final class AppointmentsOf
 
         return [
             'id' => (int) $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'),
-            'words' => $at->format('D j M, H:i')." with {$next->name}",
+            'words' => $at->format('D j M, H:i')." with {$next->name}", 'starts_at' => (string) $next->starts_at,
+            'with' => (string) $next->name,
         ];
     }
 }

@@ -19,6 +19,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string|null $crisis_number whom to call with thoughts of suicide; nobody is screened before it is entered
  * @property array<string, mixed>|null $thresholds as typed
  * @property array<string, mixed>|null $reliabilities of questionnaires
+ * @property string|null $telephone that patients tap
  * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
@@ -29,7 +30,7 @@ final class Clinic extends Row
 
     protected $table = 'clinics';
 
-    protected $attributes = ['demands_second_factor' => false];
+    protected $attributes = ['demands_second_factor' => false, 'telephone' => null];
 
     /** @return HasMany<Practitioner, $this> */
     public function practitioners(): HasMany

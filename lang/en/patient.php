@@ -87,6 +87,8 @@ return [
             'practitioner' => 'Your practitioner has paused it:',
         ],
         'not-paused' => 'Not paused: :names.',
+        'appointment' => 'Next appointment: :when, with :with.',
+        'call-clinic' => 'Call the clinic: :number',
         'not-yet' => 'Your programme starts on :date.',
         'over' => 'Your programme has come to its end. Your practitioner will talk with you about what comes next.',
         'no-programme' => 'There is no programme for you yet.',
@@ -125,6 +127,7 @@ return [
     'put-off' => [
         'open' => 'Not today',
         'title' => 'Not today?',
+        'for-all' => 'for all that is still to come today',
         'short-first' => 'The short version takes :length and counts in full.',
         'short' => 'Do the short version',
         'why' => 'Otherwise, one tap says why:',

@@ -64,7 +64,6 @@ test('help for breathlessness before the PIN is the same for everyone, and credi
     await mine.context().setOffline(false);
 
     await mine.getByLabel('PIN', { exact: true }).fill('480153');
-    await mine.getByRole('button', { name: 'Open' }).click();
     await expect(mine.getByText(/^Recovery was used here at .*Was that you\?$/)).toBeVisible();
     await mine.reload();
     const taken = sent(mine, 'practice');
@@ -113,6 +112,25 @@ test('not today offers the short version first, which counts in full; otherwise 
     await page.goto(record);
     await expect(page.getByRole('cell', { name: /of \d breaths, short version$/ })).toBeVisible();
     await expect(page.getByText(/^tired ·/)).toBeVisible();
+});
+
+test('who is ill says it once for all that is still to come; each row names its exercise', async ({ page, phone }) => {
+    const { phone: mine } = await readyPatient(page, phone, 'Ill Wren', '2');
+    const name = await mine.getByRole('heading', { level: 2 }).first().innerText();
+    const rows = mine.getByRole('listitem').filter({ hasText: name });
+    await expect(rows.first()).toBeVisible();
+    await expect(mine.getByRole('link', { name: 'Call the clinic: 0200 555 010' })).toHaveAttribute(
+        'href',
+        'tel:0200555010',
+    );
+    await expect(mine).toHaveTitle('Today · Ivory Pace');
+    const open = await rows.count();
+    await mine.getByRole('button', { name: 'Not today' }).click();
+    await expectNoAxeViolations(mine);
+    await mine.getByRole('button', { name: 'Ill for all that is still to come today' }).click();
+    await expect(mine.getByText('not today: ill')).toHaveCount(open + 1);
+    await mine.reload();
+    await expect(mine.getByText('not today: ill')).toHaveCount(open + 1);
 });
 
 test('the weekly check is a minute of taps; too few are asked for again', async ({ page, phone }) => {

@@ -49,6 +49,8 @@ const bundle: Bundle = {
     emergency: '',
     emergency_call: null,
     crisis: null,
+    telephone: null,
+    appointment: null,
     rules,
     recovery: null,
     asked: [],

@@ -46,10 +46,7 @@ final class StepRequest extends FormRequest
                     'content.decisions.*.decision' => ['nullable', Rule::enum(Decision::class)],
                     'content.decisions.*.reason' => ['nullable', 'string', 'max:1000'],
                 ],
-                Step::HandOver => [
-                    'content.remarks' => $text, 'content.practised' => ['nullable', 'boolean'],
-                    'content.next_on' => ['nullable', 'date_format:Y-m-d\TH:i'],
-                ],
+                Step::HandOver => ['content.remarks' => $text, 'content.practised' => ['nullable', 'boolean']],
                 default => ['content.text' => ['nullable', 'string', 'max:20000']],
             },
         ];
@@ -63,7 +60,6 @@ final class StepRequest extends FormRequest
             'content.text.max' => 'At most 20000 letters.',
             'content.tried.*.effort.between' => 'Effort is a number from 0 to 10.',
             'content.tried.*.effort.integer' => 'Effort is a number from 0 to 10.',
-            'content.next_on.date_format' => 'Choose a day and a time, or leave both empty.',
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Session;
 
+use App\Facts\AppointmentsOf;
 use App\Facts\AskedForms;
 use App\Facts\MeasureSheet;
 use App\Models\CareSession;
@@ -54,7 +55,7 @@ final class SessionNoteOf
             'Taught and tried' => [...self::tried($session), self::text($session->kept('teach')['remarks'] ?? '')],
             'Decided' => [...self::decided($patient, $session), self::text($session->kept('decide')['remarks'] ?? '')],
             'Prescribed' => self::prescribed($patient, $session),
-            'Handed over' => self::handedOver($session),
+            'Handed over' => self::handedOver($patient, $session),
         ]);
     }
 
@@ -185,16 +186,14 @@ final class SessionNoteOf
     }
 
     /** @return list<string> */
-    private static function handedOver(CareSession $session): array
+    private static function handedOver(Patient $patient, CareSession $session): array
     {
         $kept = $session->kept('hand-over');
-        $next = isset($kept['next_on']) && is_string($kept['next_on'])
-            ? CarbonImmutable::createFromFormat('Y-m-d\TH:i', $kept['next_on'])
-            : null;
+        $next = AppointmentsOf::next($patient, now()->toImmutable());
 
         return [
             ($kept['practised'] ?? false) ? 'The patient has practised it once here' : '',
-            $next === null ? '' : 'Next appointment '.$next->format('j M Y H:i'), self::text($kept['remarks'] ?? ''),
+            $next === null ? '' : "Next appointment {$next['words']}", self::text($kept['remarks'] ?? ''),
         ];
     }
 

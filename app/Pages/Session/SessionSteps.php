@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Session;
 
+use App\Facts\AppointmentsOf;
 use App\Facts\DiaryOf;
 use App\Facts\EvidenceOf;
 use App\Facts\OnFile;
@@ -212,6 +213,7 @@ final class SessionSteps
             ],
             'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
             'public_address' => config()->string('app.url'),
+            'appointment' => AppointmentsOf::next($patient, now()->toImmutable()),
         ];
     }
 

@@ -39,6 +39,7 @@ final class DemoSeeder extends Seeder
             'time_zone' => $zone,
             'emergency_wording' => 'Call 112 now, or have someone call. Sit or lie where you cannot fall. Do not drive yourself. '
                     ."Afterwards, let {$name} know.",
+            'telephone' => '0200 555 010',
             'crisis_number' => '808 200 204, the harbour listening line, day and night',
         ]);
     }

@@ -52,6 +52,7 @@
                     crisis={clinic.crisis_number}
                     school={clinic.school}
                     {schools}
+                    telephone={clinic.telephone}
                     canChange={is_lead}
                 />
             </div>

@@ -4,7 +4,7 @@
     import Axis from '../components/course/Axis.svelte';
     import CloseProgramme from '../components/course/CloseProgramme.svelte';
     import DayTable from '../components/course/DayTable.svelte';
-    import NextAppointment from '../components/course/NextAppointment.svelte';
+    import NextAppointment from '../components/NextAppointment.svelte';
     import Paper from '../components/course/Paper.svelte';
     import Periods from '../components/course/Periods.svelte';
     import PracticeTable from '../components/course/PracticeTable.svelte';

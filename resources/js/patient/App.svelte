@@ -52,13 +52,27 @@
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
     const isEntering = location.pathname === '/enter';
     const today = $derived(bundle ? presentDay(bundle, now + offset) : null);
-    const title = $derived(
-        practising
-            ? t(practising.item.name)
-            : has(`patient.tabs.${view}`)
-              ? t(`patient.tabs.${view}`)
-              : t('patient.today.tab'),
-    );
+    /** Of what is seen before the screen is open. */
+    const BEFORE: Partial<Record<DeviceState['state'], string>> = {
+        unknown: 'patient.enter.title',
+        consent: 'patient.consent.title',
+        pin: 'patient.pin.title',
+        locked: 'patient.pin.unlock-title',
+        'locked-out': 'patient.pin.unlock-title',
+    };
+    /** Of pages that are no tab. */
+    const OTHERS: Record<string, string> = {
+        check: 'patient.check.title',
+        settings: 'patient.settings.title',
+        questions: 'patient.form.asked',
+    };
+    const title = $derived.by((): string => {
+        if (practising) return t(practising.item.name);
+        const before = device ? BEFORE[device.state] : undefined;
+        if (before) return t(before);
+        if (has(`patient.tabs.${view}`)) return t(`patient.tabs.${view}`);
+        return t(OTHERS[view] ?? 'patient.today.tab');
+    });
 
     function viewOf(path: string): string {
         return path.startsWith('/my/') ? path.slice(4) : 'today';
@@ -339,6 +353,7 @@
         isLockedOut={device.state === 'locked-out'}
         {isOffline}
         {onrecover}
+        telephone={device.telephone}
         onopen={opened}
         ontry={tryHere}
     />

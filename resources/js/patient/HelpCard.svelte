@@ -1,4 +1,5 @@
 <script lang="ts">
+    import CallClinic from './CallClinic.svelte';
     import { t } from './words';
     import type { Help } from './types';
 
@@ -15,6 +16,7 @@
     {#if help.emergency_call}<a class="button call" href="tel:{help.emergency_call}"
             >{t('patient.stopped.call', { number: help.emergency_call })}</a
         >{/if}
+    <CallClinic telephone={help.telephone} />
     {#if onrecover}<button type="button" class="button second" onclick={onrecover}
             >{t('patient.stopped.recover-now')}</button
         >{/if}

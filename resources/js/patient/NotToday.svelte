@@ -7,26 +7,30 @@
     interface Props {
         item: TodayItem;
         slot: TodaySlot;
+        /** What else is still to come today. */
+        others: TodaySlot[];
         day: string;
         isPaused: boolean;
         onshort: () => void;
         ondone: () => void;
     }
 
-    let { item, slot, day, isPaused, onshort, ondone }: Props = $props();
+    let { item, slot, others, day, isPaused, onshort, ondone }: Props = $props();
 
     const REASONS: NotToday[] = ['tired', 'busy', 'ill', 'symptoms'];
     let heading: HTMLHeadingElement | undefined = $state();
     onMount(() => heading?.focus());
 
     function say(reason: NotToday): void {
-        void outbox.enqueue('put-off', `put-off:${day}:${slot.lineage}:${slot.anchor}`, {
-            day,
-            lineage: slot.lineage,
-            anchor: slot.anchor,
-            reason,
-            said_at: new Date().toISOString(),
-        });
+        // Who is ill says it once, for all that is still to come today.
+        for (const each of reason === 'ill' ? [slot, ...others] : [slot])
+            void outbox.enqueue('put-off', `put-off:${day}:${each.lineage}:${each.anchor}`, {
+                day,
+                lineage: each.lineage,
+                anchor: each.anchor,
+                reason,
+                said_at: new Date().toISOString(),
+            });
         ondone();
     }
 </script>
@@ -39,7 +43,9 @@
 {/if}
 <div class="pairs">
     {#each REASONS as reason (reason)}<button type="button" class="button second" onclick={() => say(reason)}
-            >{t(`patient.put-off.reason.${reason}`)}</button
+            >{t(`patient.put-off.reason.${reason}`)}{#if reason === 'ill' && others.length > 0}<span
+                    class="small muted sub">{t('patient.put-off.for-all')}</span
+                >{/if}</button
         >{/each}
 </div>
 <p class="small muted">{t('patient.put-off.symptoms-text')}</p>
@@ -48,6 +54,10 @@
 <style>
     h3 {
         font-size: 1.1rem;
+    }
+    .sub {
+        display: block;
+        font-weight: 400;
     }
     h3:focus {
         outline: none;

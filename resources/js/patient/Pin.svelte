@@ -1,6 +1,9 @@
 <script lang="ts">
+    import { onMount } from 'svelte';
     import { Refusal } from '../shared/http';
+    import { digitsOfThePin } from './keeping/pinHere';
     import { api } from './keeping/api';
+    import CallClinic from './CallClinic.svelte';
     import RecoveryCard from './RecoveryCard.svelte';
     import { t, tn } from './words';
     import type { DeviceState } from './types';
@@ -9,6 +12,7 @@
         mode: 'choose' | 'unlock';
         isLockedOut?: boolean;
         isOffline?: boolean;
+        telephone?: string | null | undefined;
         onopen: (state: DeviceState, pin: string) => void;
         /** Tries the PIN without a network: true, or the tries that are left. */
         ontry?: (pin: string) => Promise<true | number>;
@@ -16,15 +20,28 @@
         onrecover?: (() => void) | undefined;
     }
 
-    let { mode, isLockedOut = false, isOffline = false, onopen, ontry, onrecover }: Props = $props();
+    let { mode, isLockedOut = false, isOffline = false, telephone, onopen, ontry, onrecover }: Props = $props();
 
     let pin = $state('');
     let again = $state('');
     let error = $state('');
     let busy = $state(false);
+    let digits = $state<number | null>(null);
+    let field: HTMLInputElement | undefined = $state();
 
-    async function submit(event: SubmitEvent): Promise<void> {
-        event.preventDefault();
+    onMount(async () => {
+        field?.focus();
+        if (mode === 'unlock') digits = await digitsOfThePin();
+    });
+
+    /** The last digit opens. */
+    function typed(): void {
+        if (digits !== null && pin.length === digits && !busy) void submit();
+    }
+
+    async function submit(event?: SubmitEvent): Promise<void> {
+        event?.preventDefault();
+        if (busy) return;
         if (mode === 'choose' && pin !== again) {
             error = t('patient.pin.differ');
             again = '';
@@ -37,7 +54,10 @@
         } catch (problem) {
             if (problem instanceof Refusal) error = problem.message || t('patient.trouble.server');
             else await withoutNetwork();
-            if (mode === 'unlock') pin = '';
+            if (mode === 'unlock') {
+                pin = '';
+                field?.focus();
+            }
         } finally {
             busy = false;
         }
@@ -57,6 +77,7 @@
     {#if isLockedOut}
         <p class="error" role="alert">{t('patient.pin.locked-out')}</p>
         <p><a href="/enter">{t('patient.enter.code-intro')}</a></p>
+        <CallClinic {telephone} />
     {:else}
         <form class="stack" onsubmit={submit} novalidate>
             {#if mode === 'choose'}<p>{t('patient.pin.intro')}</p>{/if}
@@ -67,7 +88,9 @@
                 type="password"
                 inputmode="numeric"
                 autocomplete={mode === 'choose' ? 'new-password' : 'current-password'}
+                bind:this={field}
                 bind:value={pin}
+                oninput={typed}
                 aria-invalid={error ? 'true' : undefined}
                 aria-describedby={error ? 'pin-error' : undefined}
             />

@@ -2,6 +2,7 @@
     import { onMount, untrack } from 'svelte';
     import Ridge from '../shared/Ridge.svelte';
     import Tally from '../shared/Tally.svelte';
+    import CallClinic from './CallClinic.svelte';
     import { nextSlot, saidHere, whatIsPaused, whyPaused, withWaiting } from './keeping/day';
     import Habit from './Habit.svelte';
     import HelpCard from './HelpCard.svelte';
@@ -145,6 +146,7 @@
             {#if notPaused.length > 0}<p>
                     {t('patient.today.not-paused', { names: notPaused.map((each) => t(each.name)).join(', ') })}
                 </p>{/if}
+            <CallClinic telephone={today.telephone} />
         </div>
     {/if}
 
@@ -165,6 +167,7 @@
                 <NotToday
                     {item}
                     slot={next}
+                    others={slots.filter((slot) => slot !== next && !slot.done && !slot.put_off)}
                     day={today.day.date}
                     isPaused={paused.includes(item)}
                     onshort={() => onbegin(item, next, true)}
@@ -198,9 +201,9 @@
                     {@const its = itemOf(slot)}
                     <li class="row">
                         <span
-                            >{anchorOf(slot)}
-                            <span class="muted"
-                                >· {slot.done
+                            >{anchorOf(slot)}{its ? `, ${t(its.name)}` : ''}
+                            <span class="muted when"
+                                >{slot.done
                                     ? t('patient.today.done-at', { time: slot.done.at })
                                     : slot.put_off
                                       ? t('patient.put-off.said', {
@@ -270,6 +273,9 @@
         </section>
     {/if}
 
+    {#if today.appointment}<p>{today.appointment}</p>{/if}
+    {#if paused.length === 0}<CallClinic telephone={today.telephone} />{/if}
+
     <Unsent />
     {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
     {#if Math.abs(offset) > CLOCK_OFF_MS}<p class="small muted" role="status">
@@ -283,6 +289,9 @@
 </main>
 
 <style>
+    .when {
+        display: block;
+    }
     .note {
         white-space: pre-line;
     }

@@ -6,6 +6,8 @@ export interface DeviceState {
     state: 'unknown' | 'consent' | 'pin' | 'locked-out' | 'locked' | 'ready';
     clinic?: string;
     emergency?: string;
+    /** By which patients reach the clinic. */
+    telephone?: string | null;
     consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
 }
 
@@ -18,6 +20,8 @@ export interface Help {
     emergency_call: string | null;
     /** For thoughts of suicide. */
     crisis: string | null;
+    /** By which patients reach the clinic. */
+    telephone: string | null;
 }
 
 /** Rules of the core that the device applies by itself, with their numbers. */
@@ -123,6 +127,8 @@ export interface Bundle extends Help {
     clinic: string;
     rules: Rules;
     asked: (FormView & { answered: number })[];
+    /** The next one, in words. */
+    appointment: string | null;
     check_due: boolean;
     days: BundleDay[];
     /** By version. */

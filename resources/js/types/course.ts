@@ -1,4 +1,4 @@
-import type { AdherenceFigures, LiftedPause, PatientHead } from './pages';
+import type { AdherenceFigures, Appointment, LiftedPause, PatientHead } from './pages';
 
 export interface CourseVersion {
     number: number;
@@ -112,7 +112,7 @@ export interface CourseProps {
     added_on: string;
     pauses: { id: number; since: string; text: string; rule: string; by_flag: boolean }[];
     new_findings: { exercise: string; title: string; message: string; rule: string; found: string }[];
-    appointment: { id: number; day: string; time: string; words: string } | null;
+    appointment: Appointment | null;
     outcomes: Choice[];
     /** It keeps up what an earlier programme reached. */
     maintenance: boolean;

@@ -269,6 +269,16 @@ export interface AdherenceFigures {
     extras: number;
 }
 
+/** The patient's next one. */
+export interface Appointment {
+    id: number;
+    day: string;
+    time: string;
+    words: string;
+    starts_at: string;
+    with: string;
+}
+
 export interface Appointments {
     /** Minute of the clinic's day. */
     now: number;

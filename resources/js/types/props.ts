@@ -91,6 +91,7 @@ export interface ClinicProps {
         emergency_wording: string;
         crisis_number: string | null;
         school: string;
+        telephone: string | null;
     };
     schools: Choice[];
     outcomes: OutcomesShown;

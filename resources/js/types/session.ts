@@ -1,4 +1,5 @@
 import type { DeskProps } from './measure';
+import type { Appointment } from './pages';
 
 export interface SessionHeadView {
     id: string;
@@ -95,6 +96,7 @@ export interface HandOverShown {
     } | null;
     has_device: boolean;
     public_address: string;
+    appointment: Appointment | null;
 }
 
 export interface NoteShown {

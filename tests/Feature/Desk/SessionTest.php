@@ -72,7 +72,6 @@ final class SessionTest extends TestCase
     {
         yield 'effort' => ['teach', ['tried' => [['name' => 'Square', 'effort' => 11]]], 'content.tried.0.effort'];
         yield 'a decision that there is not' => ['decide', ['decisions' => ['x' => ['decision' => 'maybe']]], 'content.decisions.x.decision'];
-        yield 'no date' => ['hand-over', ['next_on' => 'next week'], 'content.next_on'];
         yield 'too long' => ['catch-up', ['remarks' => str_repeat('a', 5001)], 'content.remarks'];
         yield 'no answer' => ['catch-up', ['anything_new' => 'perhaps'], 'content.anything_new'];
     }
@@ -94,11 +93,12 @@ final class SessionTest extends TestCase
         $this->postJson("/patients/{$this->patient->id}/measure", ['measure' => 'pulse', 'value' => 72, 'position' => 'seated'])->assertCreated();
         $this->keep('teach', ['tried' => [['name' => 'Extended exhale', 'pattern' => '4:0:5:1 at 1 s', 'effort' => 3, 'smooth' => 'yes', 'seen' => ['Shoulders low.']]], 'remarks' => ''], 0);
         $this->keep('decide', ['decisions' => [$lineage => ['decision' => 'step-up', 'reason' => 'Easy now']]], 0);
-        $this->keep('hand-over', ['practised' => true, 'next_on' => '2026-11-24T10:30'], 0);
+        $this->keep('hand-over', ['practised' => true], 0);
+        $this->post("/patients/{$this->patient->id}/appointments", ['day' => '2026-11-24', 'time' => '10:30'])->assertSessionHasNoErrors();
         $draft = $this->get($this->url('note'))->viewData('page')['props']['shown']['draft'];
         foreach ([
             'Asked whether anything is new: nothing.', 'Sleeps better.', 'Pulse 72 beats/min', 'Extended exhale 4:0:5:1 at 1 s; effort 3 of 10; smooth; seen: Shoulders low.', 'Extended exhale: step up. Easy now.',
-            'Version 1, in force from', 'Next appointment 24 Nov 2026 10:30.', 'The patient has practised it once here.',
+            'Version 1, in force from', "Next appointment Tue 24 Nov, 10:30 with {$this->practitioner->name}", 'The patient has practised it once here.',
         ] as $expected) {
             self::assertStringContainsString($expected, $draft);
         }

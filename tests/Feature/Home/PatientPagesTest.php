@@ -6,6 +6,7 @@ namespace Tests\Feature\Home;
 
 use App\Actions\Programme\CloseProgramme;
 use App\Actions\Programme\IssueVersion;
+use App\Models\Appointment;
 use App\Models\ChosenSymptom;
 use App\Models\Device;
 use App\Models\Pause;
@@ -37,6 +38,30 @@ final class PatientPagesTest extends TestCase
         $this->version = $this->issue();
         [$this->device, $this->credential] = $this->device();
         $this->fromDevice($this->credential);
+    }
+
+    public function test_the_clinics_telephone_and_the_next_appointment_are_at_hand(): void
+    {
+        self::assertSame([null, null], [$this->todayOnDevice()['telephone'], $this->todayOnDevice()['appointment']]);
+        $this->practitioner->clinic->update(['telephone' => '0200 555 010', 'time_zone' => 'Europe/Berlin']);
+        $this->patient->update(['time_zone' => 'Europe/Lisbon']);
+        Appointment::query()->create(['patient_id' => $this->patient->id, 'practitioner_id' => $this->practitioner->id, 'starts_at' => '2026-11-24 09:30:00']);
+        $this->app?->make('auth')->forgetGuards();
+        $bundle = $this->todayOnDevice();
+        self::assertSame('0200 555 010', $bundle['telephone']);
+        // In the patient's own time.
+        self::assertSame("Next appointment: Tuesday 24 November, 09:30, with {$this->practitioner->name}.", $bundle['appointment']);
+        $this->getJson('/api/v1/as-needed')->assertOk()->assertJsonPath('telephone', '0200 555 010');
+        $this->getJson('/api/v1/me')->assertOk()->assertJsonPath('telephone', '0200 555 010');
+
+        $this->app?->make('auth')->forgetGuards();
+        $this->practitioner->update(['role' => 'lead']);
+        $settings = ['emergency_wording' => 'Call 112 and sit down at once.', 'crisis_number' => '808 200 204, the line', 'school' => 'gentle-control'];
+        foreach (['call us', '12', '0200 555 010; drop', ['0200']] as $wrong) {
+            $this->actingAs($this->practitioner, 'practitioner')->put('/clinic/settings', [...$settings, 'telephone' => $wrong])->assertSessionHasErrors('telephone');
+        }
+        $this->put('/clinic/settings', [...$settings, 'telephone' => '+44 (0)200 555-011'])->assertSessionHasNoErrors();
+        self::assertSame('+44 (0)200 555-011', $this->practitioner->clinic->refresh()->telephone);
     }
 
     public function test_tomorrow_comes_along_with_its_own_version(): void
@@ -95,7 +120,7 @@ final class PatientPagesTest extends TestCase
     public function test_help_for_breathlessness_is_at_hand_before_the_pin_the_same_for_everyone(): void
     {
         $before = $this->getJson('/api/v1/as-needed')->assertOk()->json();
-        self::assertSame(['owner', 'emergency', 'emergency_call', 'crisis', 'rules', 'item'], array_keys($before));
+        self::assertSame(['owner', 'emergency', 'emergency_call', 'crisis', 'telephone', 'rules', 'item'], array_keys($before));
         self::assertSame([true, 'exercise.forward-lean.name', null, 'everyone'], [$before['item']['recovery'], $before['item']['name'], $before['item']['paused'], $before['item']['lineage']]);
         self::assertSame(['ask_after' => 180, 'help_after' => 600, 'look_back_after' => 120, 'trusted_offset' => 90], $before['rules']['seconds']);
         $this->travelTo('2026-11-03 07:00:00');

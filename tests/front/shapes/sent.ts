@@ -752,6 +752,7 @@ export type SentClinic = {
         emergency_wording: string;
         name: string;
         school: 'gentle-control';
+        telephone: string;
         time_zone: string;
     };
     demands_second_factor: false;
@@ -948,7 +949,9 @@ export type SentCourse = {
     appointment: null | {
         day: string;
         id: number;
+        starts_at: string;
         time: string;
+        with: string;
         words: string;
     };
     effects: {
@@ -2521,6 +2524,14 @@ export type SentSessionShownDecide = {
 };
 
 export type SentSessionShownHandOver = {
+    appointment: null | {
+        day: string;
+        id: number;
+        starts_at: string;
+        time: string;
+        with: string;
+        words: string;
+    };
     has_device: true;
     public_address: string;
     version: {
@@ -2883,6 +2894,7 @@ export type SentToAsNeeded = {
             made_me_stop: ('breathlessness' | 'cramp' | 'dizziness' | 'panic' | 'something-else' | 'tingling' | 'unreal')[];
         };
     };
+    telephone: string;
 };
 
 export type SentToDiary = {
@@ -2966,6 +2978,7 @@ export type SentToSheet = {
 };
 
 export type SentToToday = {
+    appointment: null | string;
     asked: [];
     check_due: boolean;
     clinic: string;
@@ -3372,6 +3385,7 @@ export type SentToToday = {
             made_me_stop: ('breathlessness' | 'cramp' | 'dizziness' | 'panic' | 'something-else' | 'tingling' | 'unreal')[];
         };
     };
+    telephone: string;
 };
 
 export type SentVersion = {

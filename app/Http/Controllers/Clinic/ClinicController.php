@@ -31,7 +31,7 @@ final class ClinicController
             'clinic' => [
                 'name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone,
                 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number,
-                'school' => $practitioner->clinic->school->value,
+                'school' => $practitioner->clinic->school->value, 'telephone' => $practitioner->clinic->telephone,
             ],
             'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
             ...PeopleOf::clinic($practitioner, $request->session()->get('new_invitation')),

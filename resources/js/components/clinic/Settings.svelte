@@ -11,10 +11,25 @@
         crisis,
         school,
         schools,
+        telephone,
         canChange,
-    }: { wording: string; crisis: string | null; school: string; schools: Choice[]; canChange: boolean } = $props();
+    }: {
+        wording: string;
+        crisis: string | null;
+        school: string;
+        schools: Choice[];
+        telephone: string | null;
+        canChange: boolean;
+    } = $props();
 
-    const form = useForm(untrack(() => ({ emergency_wording: wording, crisis_number: crisis ?? '', school })));
+    const form = useForm(
+        untrack(() => ({
+            emergency_wording: wording,
+            crisis_number: crisis ?? '',
+            school,
+            telephone: telephone ?? '',
+        })),
+    );
 
     function keep(event: SubmitEvent): void {
         event.preventDefault();
@@ -55,6 +70,21 @@
         </div>
         <div class="w-full">
             <Field
+                id="telephone"
+                label="Patients reach the clinic by"
+                hint="A number to tap, on Today and wherever practice was stopped."
+                error={form.errors.telephone}
+            >
+                {#snippet children(attributes)}<Input
+                        type="tel"
+                        class="w-full"
+                        bind:value={form.telephone}
+                        {...attributes}
+                    />{/snippet}
+            </Field>
+        </div>
+        <div class="w-full">
+            <Field
                 id="school"
                 label="A new programme begins with the school"
                 hint="It can be changed for each."
@@ -75,6 +105,7 @@
     <h2 class="mb-1 text-[1.15rem]">In an emergency, patients read</h2>
     <p class="border-l-4 border-clay bg-card px-4 py-2">{wording}</p>
     <p class="mt-2 text-[0.925rem]">With thoughts of suicide: {crisis ?? 'no number yet'}</p>
+    <p class="mt-2 text-[0.925rem]">Patients reach the clinic by: {telephone ?? 'no number yet'}</p>
     <p class="mt-2 text-[0.925rem]">
         A new programme begins with the school <strong>{schools.find((each) => each.value === school)?.label}</strong>.
     </p>

@@ -5,6 +5,7 @@
     import { formToken, inWords, sendJson } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
     import type { HandOverShown, KeptContent, SessionHeadView } from '../../types/session';
+    import NextAppointment from '../NextAppointment.svelte';
     import QrCode from '../QrCode.svelte';
     import SheetLinks from '../SheetLinks.svelte';
     import KeptLine from './KeptLine.svelte';
@@ -13,7 +14,6 @@
 
     interface Content {
         practised: boolean;
-        next_on: string;
         remarks: string;
     }
     interface NewLink {
@@ -32,12 +32,25 @@
         () =>
             new KeptStep<Content>(`/patients/${patient.id}/sessions/${session.id}/steps/hand-over`, kept, {
                 practised: false,
-                next_on: '',
                 remarks: '',
             }),
     );
     let link = $state.raw<NewLink | null>(null);
     let trouble = $state('');
+    let isCopied = $state(false);
+
+    async function copy(): Promise<void> {
+        if (!link) return;
+        await navigator.clipboard.writeText(link.address);
+        isCopied = true;
+    }
+
+    /** The link alone: nothing of the session is on that paper. */
+    function printLink(): void {
+        document.body.classList.add('prints-a-card');
+        window.print();
+        document.body.classList.remove('prints-a-card');
+    }
 
     async function make(): Promise<void> {
         trouble = '';
@@ -77,13 +90,18 @@
         {/if}
         <h2 class="mt-6 mb-1 text-[1.15rem]">On the patient’s own device</h2>
         {#if link}
-            <div class="mt-2 flex items-center gap-6 border border-ink bg-card p-4">
+            <div class="card-on-paper mt-2 flex items-center gap-6 border border-ink bg-card p-4">
                 <QrCode text={link.address} label="Link for {patient.name}" />
                 <div>
                     <p class="text-sm text-muted">
                         Scan it, or open {shown.public_address}/enter and type the code. Once, within {link.days} days.
                     </p>
                     <p class="font-serif text-[1.6rem] font-semibold whitespace-nowrap">{link.code}</p>
+                    <p class="flex gap-4 print:hidden">
+                        <button type="button" class="linklike" onclick={copy}
+                            >{isCopied ? 'Copied' : 'Copy the link'}</button
+                        ><button type="button" class="linklike" onclick={printLink}>Print it</button>
+                    </p>
                 </div>
             </div>
             <p class="visually-hidden" data-link>{link.address}</p>
@@ -107,16 +125,10 @@
                 bind:checked={step.content.practised}
             />The patient has practised it once here</label
         >
-        <label class="mt-4 block font-semibold" for="next_on">Next appointment</label>
-        <input
-            id="next_on"
-            type="datetime-local"
-            class="border border-gray-300 bg-card px-3 py-1.5"
-            bind:value={step.content.next_on}
-        />
+        <div class="mt-4"><NextAppointment appointment={shown.appointment} patientId={patient.id} /></div>
         <div class="mt-4"><Remarks bind:value={step.content.remarks} label="Agreed" /></div>
         <KeptLine {step}
-            >{#snippet theirs(content)}<p>{content.practised ? 'Practised once here.' : ''} {content.next_on ?? ''}</p>
+            >{#snippet theirs(content)}<p>{content.practised ? 'Practised once here.' : ''}</p>
                 <p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine
         >
     </section>

@@ -13,6 +13,8 @@ interface Kept {
 const ROUNDS = 210_000;
 export const MOST_WRONG = 10;
 const OPEN = 'ivory-pace:open';
+/** How many digits the PIN has, so that the last one opens. It tells no more than watching somebody type does. */
+const DIGITS = 'pin-digits';
 
 async function hashOf(pin: string, salt: Uint8Array<ArrayBuffer>): Promise<string> {
     const key = await crypto.subtle.importKey('raw', new TextEncoder().encode(pin), 'PBKDF2', false, ['deriveBits']);
@@ -27,6 +29,7 @@ async function hashOf(pin: string, salt: Uint8Array<ArrayBuffer>): Promise<strin
 /** After the server has accepted it. */
 export async function remember(pin: string): Promise<void> {
     markOpen(true);
+    await store.keep(DIGITS, pin.length);
     if (typeof crypto.subtle === 'undefined') return;
     const salt = crypto.getRandomValues(new Uint8Array(16));
     await store.keep('pin', { salt, hash: await hashOf(pin, salt), wrong: 0 } satisfies Kept);
@@ -65,3 +68,6 @@ export function isMarkedOpen(): boolean {
         return false;
     }
 }
+
+/** Null before it was ever typed here. */
+export const digitsOfThePin = (): Promise<number | null> => store.kept<number>(DIGITS);

@@ -2,13 +2,14 @@
     import { router, useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import Field from '../Field.svelte';
-    import type { CourseProps } from '../../types/course';
+    import Field from './Field.svelte';
+    import type { Appointment } from '../types/pages';
 
-    let { appointment, patientId }: { appointment: CourseProps['appointment']; patientId: string } = $props();
+    let { appointment, patientId }: { appointment: Appointment | null; patientId: string } = $props();
 
     const form = useForm(untrack(() => ({ day: appointment?.day ?? '', time: appointment?.time ?? '' })));
     let isOpen = $state(false);
+    let opener: HTMLButtonElement | undefined = $state();
 
     function submit(event: SubmitEvent): void {
         event.preventDefault();
@@ -16,6 +17,7 @@
             preserveScroll: true,
             onSuccess: () => {
                 isOpen = false;
+                opener?.focus();
             },
         });
     }
@@ -26,6 +28,7 @@
     <button
         type="button"
         class="linklike ml-2"
+        bind:this={opener}
         aria-expanded={isOpen}
         onclick={() => {
             isOpen = !isOpen;
