@@ -3,6 +3,7 @@ import {
     addPatient,
     expect,
     expectNoAxeViolations,
+    issueFast,
     join,
     keepPractice,
     newName,
@@ -259,4 +260,68 @@ test('a session is led by keyboard alone', async ({ page }) => {
     await page.getByRole('button', { name: 'Sign the note' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByText(/^Signed by Nora Ashgrove/)).toBeVisible();
+});
+
+test('what is decided is done in the draft, can be undone, and a draft that does not do it says so', async ({
+    page,
+}) => {
+    await signIn(page);
+    const record = await addPatient(page, newName('Agreed Wren'));
+    await screen(page);
+    await issueFast(page, record, '6');
+    await page.goto(record);
+    await page
+        .getByRole('button', { name: /session/i })
+        .first()
+        .click();
+    await page.waitForURL(/brief/);
+    await page.getByRole('link', { name: 'Decide' }).first().click();
+    await page.getByText('step up', { exact: true }).click();
+    await page.getByLabel(/^Reason for/).fill('Effort is low.');
+    await page.getByRole('link', { name: 'Prescribe' }).first().click();
+    const decided = page.getByRole('region', { name: 'Decided in this session' });
+    await expect(decided).toContainText('step up. Effort is low');
+    await expect(decided).toContainText('It is done in this draft');
+    await expect(page.getByLabel('Why it changes')).toHaveValue(/step up \(Effort is low\)$/);
+    await expectNoAxeViolations(page);
+
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(decided).toContainText('Do it in this draft');
+    await page.reload();
+    await expect(decided).toContainText('Do it in this draft');
+    await page.getByRole('button', { name: 'Issue version 2' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: '“step up” was decided' })).toBeVisible();
+    await page.getByRole('button', { name: 'Go on building' }).click();
+    await decided.getByRole('button', { name: 'Do it in this draft' }).click();
+    await expect(decided).toContainText('It is done in this draft');
+    await page.getByRole('button', { name: 'Issue version 2' }).click();
+    await expect(page.getByText('was decided, and this does not do it')).toBeHidden();
+    await page.getByRole('button', { name: 'Issue version 2 now' }).click();
+    await page.waitForURL(/hand-over/);
+    await page.getByRole('link', { name: 'Note' }).first().click();
+    await expect(page.getByLabel(/note/i).first()).toHaveValue(/step up\. Effort is low\.[\s\S]*Version 2/);
+});
+
+test('a practitioner pauses an exercise at once, and what lifts it is read again', async ({ page, phone }) => {
+    const { record, phone: mine } = await readyPatient(page, phone, 'Resting Wren', '4');
+    await page.goto(record);
+    await page.getByText('Pause an exercise, or everything').click();
+    await page.getByRole('button', { name: 'Pause it now' }).click();
+    await expect(page.getByText('Say why, in words that the patient reads.')).toBeVisible();
+    await page.getByLabel('Why, as the patient reads it').fill('Rest your ribs until we have seen the picture.');
+    await page.getByRole('button', { name: 'Pause it now' }).click();
+    await expect(
+        page.getByText(/^Every exercise but recovery is paused by Nora Ashgrove: Rest your ribs/),
+    ).toBeVisible();
+    await mine.reload();
+    await expect(mine.getByText('Rest your ribs until we have seen the picture.')).toBeVisible();
+    await expect(mine.getByRole('button', { name: 'Paused' }).first()).toBeDisabled();
+    await expectNoAxeViolations(mine);
+    await page.getByLabel('Why it goes on').fill('The ribs are whole.');
+    await page.getByRole('button', { name: 'Let it go on' }).click();
+    await expect(page.getByRole('heading', { name: 'What was found when a pause was lifted' })).toBeVisible();
+    await expect(page.getByText('The ribs are whole.').first()).toBeVisible();
+    await expectNoAxeViolations(page);
+    await mine.reload();
+    await expect(mine.getByText('Rest your ribs until we have seen the picture.')).toBeHidden();
 });

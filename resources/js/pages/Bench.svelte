@@ -31,8 +31,6 @@
         draft: Draft;
         rest: Rest;
         reasons: Reasons;
-        /** What was decided when it was kept. */
-        decided?: string;
     }
 
     let { patient, choices, version, draft, answer, measured, goals, session, decided }: BenchProps = $props();
@@ -96,14 +94,12 @@
         errors.rated_symptom,
         errors.reason,
     ]);
-    const decisions = untrack(() => JSON.stringify(decided?.lines ?? null));
-    let isDecidedInDraft = $state(false);
+    const isDecidedInDraft = $derived(decided?.answer ? bench.does(decided.answer) : false);
 
     function doWhatWasDecided(): void {
         if (!decided?.answer) return;
         bench.beginWith(decided.answer);
         rest.reason = decided.reason;
-        isDecidedInDraft = true;
     }
 
     onMount(() => {
@@ -113,7 +109,6 @@
             reasons = kept.reasons;
             bench.takeBack(kept.draft);
             restored = true;
-            isDecidedInDraft = kept.decided === decisions;
         } else {
             doWhatWasDecided();
             first = asItIs();
@@ -146,7 +141,6 @@
             draft: bench.draft(),
             rest: $state.snapshot(rest),
             reasons: $state.snapshot(reasons),
-            ...(isDecidedInDraft ? { decided: decisions } : {}),
         };
         if (!issued && (restored || isChanged())) bench.keep(now);
     });

@@ -18,6 +18,18 @@ const STEP_MS = 700;
 /** Fields that follow from others where they no longer fit. */
 const FOLLOWING = ['hands', 'props', 'gaze', 'start', 'route_in'] as const;
 
+/** What a decision changes of an exercise. */
+const DECIDED = [
+    'technique',
+    'ratio',
+    'breaths',
+    'minutes',
+    'position',
+    'count_length',
+    'times_a_day',
+    'steps',
+] as const;
+
 function without<T>(record: Record<string, T>, keys: string[]): Record<string, T> {
     return Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 }
@@ -186,6 +198,19 @@ export class Bench {
         this.school = school;
         this.active = 0;
         this.changed();
+    }
+
+    /** Whether the draft is what somebody decided, as far as a decision says. */
+    does(decided: BenchAnswer): boolean {
+        const said = (fields: DraftFields): string =>
+            JSON.stringify(DECIDED.map((field) => $state.snapshot(fields[field]) ?? null));
+        return (
+            decided.items.length === this.items.length &&
+            decided.items.every((each) => {
+                const mine = this.items.find((item) => item.id === each.id);
+                return mine !== undefined && said(mine) === said(each.fields);
+            })
+        );
     }
 
     /** What somebody decided, done: one step, which can be undone. */
