@@ -16,9 +16,12 @@ start_web() {
     step "Starting nginx on 127.0.0.1:$WEB_PORT"
     "$(nginx_binary)" -e "$DIR/nginx-error.log" -p "$DIR" -c "$DIR/nginx.conf" || die "nginx did not start; see $DIR/nginx-error.log"
   fi
-  wait_until 30 curl -fsS -o /dev/null "http://127.0.0.1:$WEB_PORT/up" \
+  wait_until 30 answers \
     || die "the application does not answer; see $DIR/php-fpm.log and storage/logs"
 }
+
+# The queue and the scheduler may not run yet; what they left undone is no reason not to begin.
+answers() { curl -sS "http://127.0.0.1:$WEB_PORT/up" | grep -q '"database":true'; }
 
 stop_web() {
   end_by_pid_file "$DIR/nginx.pid" -QUIT

@@ -23,7 +23,7 @@
                             >{line.by}</td
                         ><td class="pr-4"
                             >{line.kind} <strong>{line.what}</strong>{#each line.changes as change, at (at)}<span
-                                    class="block text-[0.875rem] text-muted">{change}</span
+                                    class="block text-[0.875rem] [overflow-wrap:anywhere] text-muted">{change}</span
                                 >{/each}</td
                         >{#if withPatient}<td
                                 >{#if line.patient_id}<Link class="linklike" href="/patients/{line.patient_id}/record"
