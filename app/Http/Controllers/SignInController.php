@@ -69,7 +69,9 @@ final class SignInController
         $tries->forget("code:{$who->id}");
         $answer = $this->signIn($request, $who);
 
-        return $left < 0 ? $answer : $answer->with('flash', "That recovery code is used up; $left are left. Account makes new ones.");
+        return $left < 0 ? $answer : $answer->with(
+            'flash', "That recovery code is used up; $left are left. Setting the second factor up again, under your name, makes new ones.",
+        );
     }
 
     public function destroy(Request $request): RedirectResponse
