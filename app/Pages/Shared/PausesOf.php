@@ -71,10 +71,12 @@ final class PausesOf
         $isForHelp = $practice?->stop_symptom?->stopClass() !== StopClass::MadeMeStop;
 
         return match ($pause->rule) {
-            PauseRules::RED_FLAG => $pause->lineage === null
-                ? "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that practice may go "
-                    .'on.'
-                : "Paused: {$pause->cause}.",
+            PauseRules::RED_FLAG => match (true) {
+                $pause->lineage !== null => "Paused: {$pause->cause}.",
+                $pause->until_at !== null => "Every exercise but recovery was paused: {$pause->cause}.",
+                default => "Every exercise but recovery is paused: {$pause->cause}. Record under Screening what was done, and that "
+                    .'practice may go on.',
+            },
             PauseRules::GET_HELP => "Every exercise but recovery is paused: $symptom$paper, "
                 .($isForHelp ? 'for which help is needed at once.' : 'which had not settled at the second look.'),
             PauseRules::BY_PRACTITIONER => ($pause->lineage === null ? 'Every exercise but recovery is paused' : 'Paused')
