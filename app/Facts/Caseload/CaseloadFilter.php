@@ -14,7 +14,8 @@ final readonly class CaseloadFilter
     private const LONGEST = 100;
 
     /**
-     * @param  string  $search  every word of it begins a word of the name or stands in what is prescribed
+     * @param  string  $search  every word of it begins a word of the name or is a part of the date of birth, or stands in what is
+     *     prescribed
      * @param  int|null  $responsible  practitioner; null for everyone's
      * @param  string  $reason  empty for any
      * @param  string  $flag  label; empty for any or none
@@ -97,6 +98,9 @@ final readonly class CaseloadFilter
     /** @return list<string> */
     private static function split(string $text): array
     {
-        return preg_split('/[\s-]+/u', self::plain($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = fn (string $of): array => preg_split('/[\s.\/-]+/u', $of, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        // Word by word: one that has no Latin letters stays as it is beside one that has.
+        return array_merge([], ...array_map(fn (string $word) => $words(self::plain($word)), $words($text)));
     }
 }

@@ -56,6 +56,7 @@ final class CaseloadLineOf
             'line' => [
                 'id' => $patient->id,
                 'name' => $patient->name,
+                'born' => $patient->birth_date->format('Y-m-d'),
                 'responsible' => $patient->practitioner_id,
                 'flags' => $screened->labels(),
                 'prescribed' => $latest?->items->map(fn (ProgrammeItem $item) => $item->item()->summary())->implode('; '),

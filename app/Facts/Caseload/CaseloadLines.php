@@ -28,7 +28,7 @@ final class CaseloadLines
     public const MOST_PATIENTS = 10_000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 6;
+    private const FORM = 7;
 
     private const AT_ONCE = 50;
 
@@ -137,7 +137,7 @@ final class CaseloadLines
                     'patient_id' => $id, 'made_of' => $changes[$id] ?? 0, 'form' => self::FORM,
                     'holds_until' => $made['holds_until']->format('Y-m-d H:i:s'),
                     'urgency' => $made['urgency'], 'reason' => $made['line']['reason'],
-                    'names' => mb_substr(CaseloadFilter::names($made['line']['name']), 0, self::LONGEST_NAMES),
+                    'names' => mb_substr(CaseloadFilter::names("{$made['line']['name']} {$made['line']['born']}"), 0, self::LONGEST_NAMES),
                     'prescribed' => CaseloadFilter::plain($made['line']['prescribed'] ?? ''),
                     'flags' => $made['flags'],
                     'since' => $made['since']?->format('Y-m-d H:i:s'),

@@ -25,6 +25,7 @@ final class CaseloadController
         return Inertia::render('Caseload', [
             'lines' => Inertia::merge(fn () => $page->lines($asked->page)),
             'counts' => fn () => $page->counts(),
+            'names_that_meet' => fn () => $page->namesThatMeet(),
             'filter' => $asked->typed,
             'appointments' => fn () => AppointmentsOf::today($practitioner->clinic, now()), 'me' => $practitioner->id,
             'urgent' => CaseloadReason::urgent(), 'tally_days' => Windows::TALLY_DAYS, 'page_size' => CaseloadPage::LINES,

@@ -55,6 +55,13 @@ final class CaseloadPage
             ->offset(($page - 1) * self::LINES)->limit(self::LINES)->pluck('line', 'patient_id')->all();
     }
 
+    /** @return list<string> names that more than one patient has: they are told apart by their date of birth */
+    public function namesThatMeet(): array
+    {
+        return array_values(DB::table('patients')->where('clinic_id', $this->clinic->id)->groupBy('name')->havingRaw('count(*) > 1')
+            ->orderBy('name')->limit(self::LINES)->pluck('name')->map(fn (mixed $name) => is_string($name) ? $name : '')->all());
+    }
+
     /**
      * @return array{
      *     total: int, fitting: int, by_reason: object,

@@ -12,7 +12,17 @@
     import Tally from '../shared/Tally.svelte';
     import type { CaseloadFilter, CaseloadProps } from '../types/props';
 
-    let { lines, counts, filter: given, appointments, me, urgent, tally_days, page_size }: CaseloadProps = $props();
+    let {
+        lines,
+        counts,
+        names_that_meet,
+        filter: given,
+        appointments,
+        me,
+        urgent,
+        tally_days,
+        page_size,
+    }: CaseloadProps = $props();
 
     /** Kept for this tab, so that the caseload is found as it was. */
     const KEY = 'ivory-pace:caseload';
@@ -168,7 +178,9 @@
                                 href="/patients/{line.id}"
                                 class="font-serif text-[1.02rem] font-semibold after:absolute after:inset-0"
                                 >{line.name}</Link
-                            >
+                            >{#if names_that_meet.includes(line.name)}<span class="block text-[0.8125rem]"
+                                    >born {line.born}</span
+                                >{/if}
                             <span class="block truncate text-[0.8125rem] text-muted"
                                 >{line.prescribed ?? 'no programme'}</span
                             >

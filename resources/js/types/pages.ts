@@ -288,6 +288,8 @@ export interface Appointments {
 export interface CaseloadLine {
     id: string;
     name: string;
+    /** Date of birth. */
+    born: string;
     /** Id of the practitioner who is responsible. */
     responsible: number;
     flags: string[];

@@ -222,6 +222,8 @@ export interface CaseloadProps {
         reasons: Choice[];
         flags: string[];
     };
+    /** More than one patient has them. */
+    names_that_meet: string[];
     filter: CaseloadFilter;
     page_size: number;
     appointments: Appointments;

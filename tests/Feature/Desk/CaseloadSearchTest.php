@@ -9,6 +9,7 @@ use App\Models\Practitioner;
 use App\Pages\Caseload\CaseloadPage;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -42,6 +43,24 @@ final class CaseloadSearchTest extends TestCase
         foreach (['enwick', '%', '_', '\\', "'", 'f%n'] as $nobody) {
             self::assertSame([], $this->found('search='.urlencode($nobody)), $nobody);
         }
+    }
+
+    public function test_two_of_one_name_are_told_apart_and_found_by_their_date_of_birth(): void
+    {
+        foreach (['1951-03-04', '1987-11-30'] as $born) {
+            $this->add('Ilse Wren')->update(['birth_date' => $born]);
+        }
+        self::assertSame(['Ilse Wren', 'Ilse Wren'], $this->found('search=ilse'));
+        foreach (['1951-03-04', '04.03.1951', 'ilse 1951', '03/1951'] as $typed) {
+            self::assertSame(['Ilse Wren'], $this->found('search='.urlencode($typed)), $typed);
+        }
+        self::assertSame([], $this->found('search=1951-03-05'));
+        $this->get('/?search=1951')->assertInertia(
+            fn (AssertableInertia $page) => $page->where('names_that_meet', ['Ilse Wren'])->where('lines.0.born', '1951-03-04'),
+        );
+        // Another clinic's namesakes are nobody's business.
+        Patient::factory()->create(['name' => 'Bram Fenwick']);
+        $this->get('/')->assertInertia(fn (AssertableInertia $page) => $page->where('names_that_meet', ['Ilse Wren']));
     }
 
     public function test_names_of_any_script_are_found_as_they_are_written_and_in_latin_letters(): void

@@ -713,6 +713,7 @@ export type SentCaseload = {
         whose: 'clinic';
     };
     lines: ({
+        born: string;
         flags: string[];
         heading: string;
         id: string;
@@ -730,6 +731,7 @@ export type SentCaseload = {
         tally: string;
     })[];
     me: number;
+    names_that_meet: [];
     page_size: number;
     tally_days: number;
     today: string;
