@@ -5,6 +5,7 @@ import type { CaseloadLine } from '../../resources/js/types/pages';
 const line = (name: string, reason = 'on-track'): CaseloadLine => ({
     id: name,
     name,
+    born: '1980-01-01',
     responsible: 1,
     flags: [],
     prescribed: null,
