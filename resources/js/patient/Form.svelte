@@ -3,7 +3,7 @@
     import FormQuestions from '../shared/FormQuestions.svelte';
     import * as outbox from './keeping/outbox';
     import { t, tn } from './words';
-    import HelpCard from './HelpCard.svelte';
+    import HelpCard from './help/HelpCard.svelte';
     import type { Help, TodayData } from './types';
 
     let { form, help, onleave }: { form: TodayData['asked'][number]; help: Help; onleave: () => void } = $props();

@@ -3,8 +3,8 @@
     import { Refusal } from '../shared/http';
     import { digitsOfThePin } from './keeping/pinHere';
     import { api } from './keeping/api';
-    import CallClinic from './CallClinic.svelte';
-    import RecoveryCard from './RecoveryCard.svelte';
+    import CallClinic from './help/CallClinic.svelte';
+    import RecoveryCard from './help/RecoveryCard.svelte';
     import { t, tn } from './words';
     import type { DeviceState } from './types';
 

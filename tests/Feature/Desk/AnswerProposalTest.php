@@ -97,7 +97,7 @@ final class AnswerProposalTest extends TestCase
         self::assertSame('on-track', $this->reason());
         $page = $this->get("/patients/{$this->patient->id}");
         self::assertStringNotContainsString('<script>alert(1)', (string) $page->getContent());
-        self::assertSame('stay', $page->viewData('page')['props']['proposals'][0]['decided']['what']);
+        self::assertSame('stay as it is', $page->viewData('page')['props']['proposals'][0]['decided']['what']);
         $this->practise(13);
         self::assertNotSame('proposal-waiting', $this->reason());
         $this->practise(1);

@@ -42,12 +42,20 @@ final class OperationTest extends TestCase
 
     public function test_the_patients_page_and_its_worker_come_without_the_database(): void
     {
+        $public = sys_get_temp_dir().'/ivory-pace-public-'.getmypid();
+        File::ensureDirectoryExists("$public/".config()->string('app.build_directory'));
+        File::put("$public/".config()->string('app.build_directory').'/manifest.json', (string) json_encode([
+            'resources/js/patient.ts' => ['file' => 'patient.js'], 'resources/js/worker.ts' => ['file' => 'worker.js'],
+        ]));
+        File::put("$public/".config()->string('app.build_directory').'/worker.js', '// The worker.');
+        $this->app?->usePublicPath($public);
         $this->withoutDatabase(function (): void {
             $this->withCredentials()->withCookie('ivory_pace_device', 'a-credential')->get('/my')->assertOk();
             $this->get('/my/practice')->assertOk();
             $this->get('/enter')->assertOk();
-            $this->get('/worker.js')->assertOk();
+            $this->get('/worker.js')->assertOk()->assertSee('// The worker.', false);
         });
+        File::deleteDirectory($public);
     }
 
     public function test_values_of_statements_reach_no_log(): void

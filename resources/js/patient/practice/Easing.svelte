@@ -5,7 +5,7 @@
 
 <script lang="ts">
     import { onMount } from 'svelte';
-    import HelpCard from '../HelpCard.svelte';
+    import HelpCard from '../help/HelpCard.svelte';
     import { t } from '../words';
     import type { Help, Rules } from '../types';
 

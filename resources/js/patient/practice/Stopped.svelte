@@ -1,6 +1,6 @@
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
-    import HelpCard from '../HelpCard.svelte';
+    import HelpCard from '../help/HelpCard.svelte';
     import { has, t } from '../words';
     import type { Help, PracticeLog, Rules } from '../types';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
     import CallClinic from './CallClinic.svelte';
-    import { t } from './words';
-    import type { Help } from './types';
+    import { t } from '../words';
+    import type { Help } from '../types';
 
     /** The clinic's wording for an emergency, with a number in it that can be called. */
     let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { t } from './words';
+    import { t } from '../words';
 
     /** The clinic's telephone, to tap. */
     let { telephone }: { telephone: string | null | undefined } = $props();

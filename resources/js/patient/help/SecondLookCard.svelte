@@ -1,7 +1,7 @@
 <script lang="ts">
-    import { has, locale, t } from './words';
-    import * as outbox from './keeping/outbox';
-    import { secondLooks, type SecondLook } from './keeping/secondLooks';
+    import { has, locale, t } from '../words';
+    import * as outbox from '../keeping/outbox';
+    import { secondLooks, type SecondLook } from '../keeping/secondLooks';
 
     /** Asked two minutes after a stop, and until it is answered. */
     let { look, onanswered }: { look: SecondLook; onanswered: (settled: boolean) => void } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { t } from './words';
+    import { t } from '../words';
 
     /** Help for breathlessness that is always at hand. */
     let { onbegin }: { onbegin: () => void } = $props();
