@@ -48,11 +48,19 @@ final class LeavesTrail
         return $response;
     }
 
+    /** What is computed while one types is answered first. */
+    public function terminate(Request $request, Response $response): void
+    {
+        if (self::onlyComputes($request) && ! self::isRefused($response) && ! self::isOfAnotherClinic($request)) {
+            $this->leave($request, TrailKind::Read);
+        }
+    }
+
     /** @param  Closure(Request): Response  $next */
     private function read(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        if (! self::isRefused($response) && ! self::isOfNobody($request)) {
+        if (! self::isRefused($response) && ! self::isOfNobody($request) && ! self::onlyComputes($request)) {
             $this->leave($request, in_array(basename($request->path()), self::FILES, true) ? TrailKind::Export : TrailKind::Read);
         }
 
