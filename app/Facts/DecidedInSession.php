@@ -6,6 +6,7 @@ namespace App\Facts;
 
 use App\Models\CareSession;
 use App\Models\Patient;
+use App\Models\Pause;
 use App\Models\ProgrammeItem;
 use IvoryPace\Exercise\Ladder\Reach;
 use IvoryPace\Practice\Share;
@@ -20,6 +21,7 @@ final readonly class DecidedInSession
     /**
      * @param  array<string, array{Decision, string}>  $decisions  with the reason, by lineage
      * @param  array<string, array<string, Share>>  $kept  by lineage and anchor
+     * @param  array<string, bool>  $paused  whether it holds still now, by lineage
      */
     private function __construct(
         private Patient $patient,
@@ -27,6 +29,7 @@ final readonly class DecidedInSession
         private Reach $reach,
         private PatientFacts $facts,
         private array $kept,
+        private array $paused,
     ) {
     }
 
@@ -49,12 +52,15 @@ final readonly class DecidedInSession
         $file = OnFile::patient($patient, now()->toImmutable());
         $evidence = EvidenceOf::on($file);
         $kept = [];
+        $paused = [];
         foreach ($latest->items as $row) {
+            $paused[$row->lineage] = $file->pauses->whereNull('until_at')
+                ->contains(fn (Pause $pause) => $pause->concerns($row->lineage, $row->likeness()));
             $kept[$row->lineage] = $evidence === null ? []
                 : $evidence->adherence->byAnchor($evidence->windowOf($row), $file->today, $row->lineage);
         }
 
-        return new self($patient, $decisions, ReachOf::on($file)->reach, PatientFactsOf::patient($patient, now()), $kept);
+        return new self($patient, $decisions, ReachOf::on($file)->reach, PatientFactsOf::patient($patient, now()), $kept, $paused);
     }
 
     /** @return list<ProgrammeItem> of the version in force */
@@ -70,6 +76,12 @@ final readonly class DecidedInSession
         );
     }
 
+    /** A pause holds by itself, and only when somebody has paused it. */
+    public function isPaused(ProgrammeItem $row): bool
+    {
+        return $this->paused[$row->lineage] ?? false;
+    }
+
     /**
      * Decisions that a draft does not do, in words.
      *
@@ -82,7 +94,9 @@ final readonly class DecidedInSession
         foreach ($this->rows() as $row) {
             [$decision] = $this->decisions[$row->lineage] ?? [null];
             $now = array_values(array_filter($draft, fn (Item $item) => $item->lineage === $row->lineage))[0] ?? null;
-            if (
+            if ($decision === Decision::Pause && ! $this->isPaused($row)) {
+                $lines[] = "{$row->item()->name()}: “pause” was decided, and it is not paused. “Pause it now” stands under Decide.";
+            } elseif (
                 $decision !== null
                     && ! Decided::isWhat($decision, $row->item(), $now, StepOf::earlier($row, $this->patient), $this->facts)
             ) {

@@ -36,7 +36,8 @@ final class DecidedHere
             $isChanged = $made->isDone && $decision->changesTheProgramme();
             $lines[] = [
                 'lineage' => $row->lineage, 'name' => $row->item()->name(), 'decision' => $decision->label(), 'reason' => $reason,
-                'done' => $made->isDone, 'to' => $isChanged ? $made->item?->summary() : null,
+                'done' => $decision === Decision::Pause ? $decided->isPaused($row) : $made->isDone,
+                'to' => $isChanged ? $made->item?->summary() : null,
             ];
             if ($made->item !== null) {
                 $items[] = ['id' => $row->lineage, ...($isChanged ? ItemFields::write($made->item) : $row->fields)];

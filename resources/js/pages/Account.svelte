@@ -42,7 +42,7 @@
     <p class="break-words text-muted">You sign in with {person.email}.</p>
     <div class="mt-5 grid gap-x-12 gap-y-8 md:grid-cols-2">
         <section class="min-w-0">
-            <h2 class="mb-2 text-[1.15rem]">What colleagues and patients read</h2>
+            <h2 class="mb-2 text-[1.15rem]">Who you are here</h2>
             <form onsubmit={keepDetails} class="flex flex-col items-start gap-3" novalidate>
                 {#each FIELDS as field (field.id)}
                     <div class="w-full max-w-96">

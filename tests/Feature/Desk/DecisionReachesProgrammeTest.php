@@ -83,6 +83,17 @@ final class DecisionReachesProgrammeTest extends TestCase
         );
     }
 
+    public function test_a_pause_that_was_decided_and_not_done_is_said(): void
+    {
+        $this->decide('pause', 'Rest.')->assertOk();
+        $items = [['id' => $this->item->lineage, ...$this->item->fields]];
+        $this->get($this->url('prescribe'))->assertInertia(fn (AssertableInertia $page) => $page->where('decided.lines.0.done', false));
+        self::assertStringContainsString('it is not paused', $this->changes($items)->json('against.0'));
+        $this->post("/patients/{$this->patient->id}/pauses", ['lineage' => $this->item->lineage, 'reason' => 'Rest your ribs.'])->assertSessionHasNoErrors();
+        $this->get($this->url('prescribe'))->assertInertia(fn (AssertableInertia $page) => $page->where('decided.lines.0.done', true));
+        self::assertSame([], $this->changes($items)->json('against'));
+    }
+
     public function test_without_a_decision_nothing_is_done_and_another_patients_session_is_not_asked(): void
     {
         $this->get($this->url('prescribe'))->assertInertia(fn (AssertableInertia $page) => $page->where('decided', null));

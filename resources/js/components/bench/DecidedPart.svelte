@@ -5,7 +5,10 @@
     let { decided, isInDraft, ontake }: { decided: Decided; isInDraft: boolean; ontake: () => void } = $props();
 
     const done = (line: Decided['lines'][number]): string => {
-        if (!line.done) return 'has to be chosen here';
+        if (!line.done)
+            return line.decision === 'pause'
+                ? 'not paused yet: “Pause it now” stands under Decide'
+                : 'has to be chosen here';
         return line.to === null ? '' : `now ${line.to}`;
     };
 </script>
