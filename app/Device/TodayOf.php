@@ -36,8 +36,11 @@ final class TodayOf
     /** What changed is shown for so many days. */
     private const NOTE_DAYS = 7;
 
-    /** @return array<string, mixed> */
-    public static function patient(Patient $patient, CarbonImmutable $now): array
+    /**
+     * @param  string|null  $owner  record under which the device came, where it has been joined into another
+     * @return array<string, mixed>
+     */
+    public static function patient(Patient $patient, CarbonImmutable $now, ?string $owner = null): array
     {
         $today = $patient->dayOf($now);
         $programme = $patient->activeProgramme?->load('versions.items');
@@ -46,7 +49,7 @@ final class TodayOf
 
         return [
             'now' => $now->toIso8601ZuluString('millisecond'),
-            'owner' => self::owner($patient),
+            'owner' => self::owner($owner ?? $patient->id),
             'clinic' => $patient->clinic->name,
             ...self::help($patient),
             'rules' => self::rules(),
@@ -66,9 +69,12 @@ final class TodayOf
      *
      * @return array<string, mixed>
      */
-    public static function beforeThePin(Patient $patient): array
+    public static function beforeThePin(Patient $patient, ?string $owner = null): array
     {
-        return ['owner' => self::owner($patient), ...self::help($patient), 'rules' => self::rules(), 'item' => TodayItems::forEveryone()];
+        return [
+            'owner' => self::owner($owner ?? $patient->id), ...self::help($patient), 'rules' => self::rules(),
+            'item' => TodayItems::forEveryone(),
+        ];
     }
 
     /** When the patient comes next, in the patient's words and time. */
@@ -129,9 +135,9 @@ final class TodayOf
     }
 
     /** Tells a device whose the things are that it keeps, without telling who that is. */
-    private static function owner(Patient $patient): string
+    private static function owner(string $record): string
     {
-        return substr(hash_hmac('sha256', $patient->id, config()->string('app.key')), 0, 20);
+        return substr(hash_hmac('sha256', $record, config()->string('app.key')), 0, 20);
     }
 
     private static function lastCheck(Patient $patient): ?PatientDay

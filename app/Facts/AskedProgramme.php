@@ -16,7 +16,8 @@ final class AskedProgramme
 {
     public static function of(Request $request, Patient $patient): ?Programme
     {
-        return $request->filled('programme') ? $patient->programmes()->whereKey($request->integer('programme'))->firstOrFail()
+        return $request->filled('programme') ? $patient->programmes()->whereHas('versions')
+            ->whereKey($request->integer('programme'))->firstOrFail()
             : ($patient->activeProgramme ?? $patient->lastClosedProgramme);
     }
 }

@@ -45,6 +45,14 @@ final class EvidenceOf
         return new Evidence($this->rated($this->practicesFrom($from, $to)), $result->due, $result->credit);
     }
 
+    /** What of an exercise was practised of what was due on these days, 0–1; null when nothing was. */
+    public function ofDays(ProgrammeItem $item, PatientDay $from, PatientDay $to): ?float
+    {
+        $from = $this->notBefore($from);
+
+        return $to->isBefore($from) ? null : $this->adherence->ofItem($item->lineage, $from, $to)->share();
+    }
+
     public function longestGapSince(PatientDay $from): int
     {
         return $this->adherence->ofProgramme($this->notBefore($from), $this->today)->longestGap;

@@ -40,7 +40,8 @@ final class MaintenanceOf
     private static function adherence(Patient $patient, Programme $closed, PatientDay $from, CarbonImmutable $now): Adherence
     {
         $clock = $patient->clock();
-        $rows = DB::table('practices')->where('patient_id', $patient->id)->where('started_at', '>=', $clock->startsAt($from))
+        $rows = DB::table('practices')->where('patient_id', $patient->id)->whereNull('struck_at')
+            ->where('started_at', '>=', $clock->startsAt($from))
             ->orderBy('started_at')->limit(self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS);
         $pauses = $patient->pauses()
             ->where(fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $clock->startsAt($from)))->orderBy('from_at')

@@ -7,6 +7,7 @@ namespace App\Facts;
 use App\Models\AccessLink;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
+use App\Models\Device;
 use App\Models\KeptAside;
 use App\Models\MadeDecision;
 use App\Models\Patient;
@@ -44,6 +45,11 @@ final readonly class OnFile
     private const MOST_FORMS = 200;
 
     private const MOST_VALUES = 200;
+
+    /** The patient's last device, where its PIN was typed wrong too often. */
+    private const LOCKED_OUT = 'select count(*) from devices d where d.patient_id = access_links.patient_id and d.revoked_at is null '
+        .'and d.wrong_pins >= '.Device::MOST_WRONG_PINS.' and not exists (select 1 from devices later '
+        .'where later.patient_id = d.patient_id and later.id > d.id and later.revoked_at is null)';
 
     /**
      * @param  Programme|null  $programme  that is looked at: the running one, unless another was asked for
@@ -130,7 +136,7 @@ final readonly class OnFile
         );
         $ids = $patients->modelKeys();
         $many = count($ids);
-        $practices = DB::table('practices')->whereIn('patient_id', $ids)->where('started_at', '>=', $since)
+        $practices = DB::table('practices')->whereIn('patient_id', $ids)->whereNull('struck_at')->where('started_at', '>=', $since)
             ->when($programme !== null, fn ($query) => $query->whereIn('programme_version_id', $programme?->versions->modelKeys() ?? []))
             ->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)
             ->groupBy('patient_id');
@@ -155,7 +161,7 @@ final readonly class OnFile
             ->where('completed_at', '<=', $now)->orderBy('completed_at')->orderBy('id')->limit($many * self::MOST_FORMS)
             ->get(['id', 'patient_id', 'form', 'score', 'completed_at']));
         $decisions = self::byPatient(
-            MadeDecision::query()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))
+            MadeDecision::standing()->whereIn('patient_id', $ids)->where('decided_at', '>=', $now->subDays(Proposal::HOLDS_DAYS + 1))
                 ->orderBy('id')->limit($many * 100)->get(),
         );
         $measured = self::measured(array_values($ids), $now);
@@ -193,9 +199,10 @@ final readonly class OnFile
         $from = $since->subDay()->format('Y-m-d');
         $columns = ['diary_entries.patient_id', 'diary_entries.day', 'diary_entries.content'];
         $began = DB::table('programmes')->join('programme_versions', 'programme_versions.programme_id', '=', 'programmes.id')
-            ->whereIn('patient_id', $ids)->whereNull('closed_on')
+            ->whereIn('patient_id', $ids)->whereNull('closed_on')->whereNull('withdrawn_at')
             ->groupBy('patient_id')->select('patient_id')->selectRaw('min(in_force_from) as first_day');
-        $ofProgramme = DB::table('diary_entries')->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')
+        $ofProgramme = DB::table('diary_entries')->whereNull('struck_at')
+            ->joinSub($began, 'began', 'began.patient_id', '=', 'diary_entries.patient_id')
             ->whereColumn('day', '>=', 'first_day');
         $days = $ofProgramme->select('id', 'day')->selectRaw(
             'row_number() over (partition by diary_entries.patient_id order by day) as nth',
@@ -222,7 +229,7 @@ final readonly class OnFile
             return collect();
         }
         $from = $since->subDay()->format('Y-m-d');
-        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->where('day', '>=', $first)
+        $days = fn () => DB::table('diary_entries')->where('patient_id', $patient->id)->whereNull('struck_at')->where('day', '>=', $first)
             ->where('day', '<=', $patient->dayOf($now)->date)->orderBy('day');
         $columns = ['patient_id', 'day', 'content'];
         /** @var SupportCollection<int, stdClass> $beginning */
@@ -239,7 +246,7 @@ final readonly class OnFile
      */
     private static function measured(array $ids, CarbonImmutable $now): array
     {
-        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)
+        $ranked = DB::table('measurements')->whereIn('patient_id', $ids)->whereNull('struck_at')
             ->whereIn(
                 'measure',
                 [
@@ -276,7 +283,7 @@ final readonly class OnFile
         $measures = array_filter($measures);
         $values = [];
         foreach (
-            $measures === [] ? [] : DB::table('measurements')->whereIn('patient_id', array_keys($measures))
+            $measures === [] ? [] : DB::table('measurements')->whereIn('patient_id', array_keys($measures))->whereNull('struck_at')
                 ->whereIn('measure', array_unique($measures))->where('measured_at', '<=', $now)
                 ->where('measured_at', '>=', $now->subYear())->orderBy('measured_at')->orderBy('id')
                 ->limit(count($measures) * self::MOST_VALUES)->get(['patient_id', 'measure', 'value', 'measured_at as at']) as $row
@@ -296,6 +303,7 @@ final readonly class OnFile
     private static function enough(array $ids, CarbonImmutable $now): array
     {
         $ranked = DB::table('practices')->whereIn('patient_id', $ids)->whereNotNull('enough_step')->whereNull('doubt')
+            ->whereNull('struck_at')
             ->where('started_at', '<=', $now)
             ->where('started_at', '>=', $now->subDays(HomeCeiling::DAYS))
             ->selectRaw(
@@ -323,7 +331,8 @@ final readonly class OnFile
     private static function desk(array $ids): array
     {
         $access = AccessLink::query()->whereIn('patient_id', $ids)
-            ->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used')->groupBy('patient_id')->toBase()->get()
+            ->selectRaw('patient_id, max(created_at) as made, max(used_at is not null) as used, ('.self::LOCKED_OUT.') as locked_out')
+            ->groupBy('patient_id')->toBase()->get()
             ->keyBy('patient_id');
         $aside = KeptAside::query()->whereIn('patient_id', $ids)->whereNull('settled_at')
             ->selectRaw('patient_id, max(is_urgent) as urgent, max(is_urgent and kind = \'form\') as red_flag, count(*) as waiting')
@@ -333,7 +342,7 @@ final readonly class OnFile
         $closed = Programme::query()->whereIn('patient_id', $ids)->whereNotNull('closed_on')->orderBy('closed_on')->orderBy('id')->get()
             ->keyBy('patient_id');
 
-        $ranked = DB::table('home_checks')->whereIn('patient_id', $ids)
+        $ranked = DB::table('home_checks')->whereIn('patient_id', $ids)->whereNull('struck_at')
             ->selectRaw(
                 'patient_id, rate, taken_at as at, row_number() over (partition by patient_id order by taken_at desc, id desc) as place',
             );

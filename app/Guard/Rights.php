@@ -4,33 +4,43 @@ declare(strict_types=1);
 
 namespace App\Guard;
 
+use App\Guard\Door\Door;
+use App\Guard\Door\JoinRoutine;
+
 /**
  * What the running application may do in its database. It neither makes nor changes tables; what is history it can only add
  * to, and what ends can only be ended. Triggers refuse the same once more: a right that is granted by mistake changes nothing.
  */
 final class Rights
 {
+    private const STRUCK = ['struck_at', 'struck_by', 'struck_reason'];
+
     /** @var array<string, list<string>> columns that may still be set, by table that is never deleted from */
     public const PROTECTED = [
-        'access_trail' => [], 'consents' => [], 'finding_reasons' => [], 'handovers' => [], 'note_amendments' => [], 'practices' => [],
-        'programme_items' => [], 'programme_versions' => [], 'raised_red_flags' => [], 'red_flag_actions' => [], 'screenings' => [],
-        'screening_answers' => [], 'second_looks' => [], 'session_notes' => [], 'measurements' => [], 'habit_ticks' => [],
-        'home_checks' => [], 'migrations' => [],
+        'access_trail' => [], 'consents' => [], 'finding_reasons' => [], 'handovers' => [], 'note_amendments' => [],
+        'programme_items' => [], 'raised_red_flags' => [], 'red_flag_actions' => [], 'screenings' => [],
+        'screening_answers' => [], 'second_looks' => [], 'session_notes' => [], 'migrations' => [], 'record_joins' => [],
+        'joined_rows' => [],
+        'practices' => self::STRUCK, 'measurements' => self::STRUCK, 'habit_ticks' => self::STRUCK, 'home_checks' => self::STRUCK,
+        'programme_versions' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_reason'],
         'invitations' => ['used_at', 'withdrawn_at'],
         'asked_forms' => ['answered_on', 'answers', 'answered', 'score', 'missing', 'completed_at', 'settled_at'],
         'pauses' => ['until_at', 'ended_by', 'looked_at'],
-        'programmes' => ['closed_on', 'outcome', 'outcome_note', 'closed_by', 'is_active', 'updated_at'],
+        'programmes' => ['closed_on', 'outcome', 'outcome_note', 'closed_by', 'is_active', 'is_maintenance', 'updated_at'],
         'kept_asides' => ['body', 'is_urgent', 'sent_at', 'received_at', 'settled_at', 'settled_by', 'accepted'],
         'new_findings' => ['settled_at', 'settled_by', 'looked_at'],
-        'devices' => ['pin', 'wrong_pins', 'last_seen_at', 'revoked_at', 'open_hash', 'open_until', 'label', 'updated_at'],
-        'care_sessions' => ['closed_at'],
+        'devices' => ['pin', 'wrong_pins', 'last_seen_at', 'revoked_at', 'open_hash', 'open_until', 'label', 'came_as', 'updated_at'],
+        'care_sessions' => ['closed_at', 'dropped_at', 'dropped_by', 'drop_reason'],
     ];
 
     /** Is never deleted, and may change in any column. */
     public const KEPT = ['patients', 'clinics', 'practitioners'];
 
-    /** What migrating alone writes. */
-    private const READ_ONLY = ['migrations'];
+    /** What migrating, or a routine, alone writes. */
+    private const READ_ONLY = ['migrations', 'joined_rows'];
+
+    /** What only routines touch. */
+    private const OUT_OF_REACH = [Door::TABLE];
 
     /**
      * @param  list<string>  $tables  all of the database
@@ -38,9 +48,13 @@ final class Rights
      */
     public static function statements(string $database, string $user, array $tables): array
     {
-        return array_map(
-            fn (string $table) => 'GRANT '.implode(', ', self::of($table))." ON `$database`.`$table` TO $user", $tables,
-        );
+        return [
+            ...array_map(
+                fn (string $table) => 'GRANT '.implode(', ', self::of($table))." ON `$database`.`$table` TO $user",
+                array_values(array_diff($tables, self::OUT_OF_REACH)),
+            ),
+            "GRANT EXECUTE ON PROCEDURE `$database`.`".JoinRoutine::NAME."` TO $user",
+        ];
     }
 
     /** @return list<string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -20,6 +21,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $number
  * @property CarbonImmutable $begun_at
  * @property CarbonImmutable|null $closed_at
+ * @property CarbonImmutable|null $dropped_at it was begun by mistake
+ * @property string|null $drop_reason
+ * @property Practitioner|null $droppedBy
  * @property Patient $patient
  * @property Practitioner $practitioner
  * @property Collection<int, SessionStep> $steps
@@ -45,6 +49,12 @@ final class CareSession extends Row
         return $this->belongsTo(Practitioner::class);
     }
 
+    /** @return BelongsTo<Practitioner, $this> */
+    public function droppedBy(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class, 'dropped_by');
+    }
+
     /** @return HasMany<SessionStep, $this> */
     public function steps(): HasMany
     {
@@ -66,6 +76,9 @@ final class CareSession extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['begun_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime'];
+        return [
+            'begun_at' => 'immutable_datetime', 'closed_at' => 'immutable_datetime', 'dropped_at' => 'immutable_datetime',
+            'drop_reason' => Sealed::class,
+        ];
     }
 }

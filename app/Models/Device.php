@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable|null $last_seen_at
  * @property CarbonImmutable|null $revoked_at
  * @property CarbonImmutable $created_at
+ * @property string|null $came_as record under which it came, when that has been joined into another
  * @property Patient $patient
  */
 final class Device extends Row implements AuthenticatableContract
@@ -39,6 +40,12 @@ final class Device extends Row implements AuthenticatableContract
     public function patient(): BelongsTo
     {
         return $this->belongsTo(Patient::class);
+    }
+
+    /** Whose what waits on it is, as the device knows it: that does not change when a record is joined into another. */
+    public function owner(): string
+    {
+        return $this->came_as ?? $this->patient_id;
     }
 
     public function isLockedOut(): bool

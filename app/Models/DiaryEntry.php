@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 
@@ -19,6 +20,8 @@ use Carbon\CarbonImmutable;
  */
 final class DiaryEntry extends Row
 {
+    use CanBeStruck;
+
     public $timestamps = false;
 
     protected $table = 'diary_entries';
@@ -28,6 +31,7 @@ final class DiaryEntry extends Row
     {
         return [
             'day' => 'immutable_date:Y-m-d', 'content' => SealedList::class, 'is_late' => 'boolean', 'written_at' => 'immutable_datetime',
+            'struck_at' => 'immutable_datetime', 'struck_reason' => Sealed::class,
         ];
     }
 }

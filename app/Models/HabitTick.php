@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 
 /**
@@ -19,6 +20,8 @@ use Carbon\CarbonImmutable;
  */
 final class HabitTick extends Row
 {
+    use CanBeStruck;
+
     public $timestamps = false;
 
     protected $table = 'habit_ticks';
@@ -26,6 +29,9 @@ final class HabitTick extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['ticked_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime'];
+        return [
+            'ticked_at' => 'immutable_datetime', 'received_at' => 'immutable_datetime',
+            'struck_at' => 'immutable_datetime', 'struck_reason' => Sealed::class,
+        ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 
 /**
@@ -19,6 +20,8 @@ use Carbon\CarbonImmutable;
  */
 final class HomeCheck extends Row
 {
+    use CanBeStruck;
+
     public $timestamps = false;
 
     protected $table = 'home_checks';
@@ -26,6 +29,9 @@ final class HomeCheck extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['taken_at' => 'immutable_datetime', 'taps' => 'array', 'rate' => 'float'];
+        return [
+            'taken_at' => 'immutable_datetime', 'taps' => 'array', 'rate' => 'float',
+            'struck_at' => 'immutable_datetime', 'struck_reason' => Sealed::class,
+        ];
     }
 }

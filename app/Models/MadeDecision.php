@@ -6,6 +6,8 @@ namespace App\Models;
 
 use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\ProposalKind;
 
@@ -23,12 +25,22 @@ use IvoryPace\Progress\Proposal\ProposalKind;
  * @property Decision $decided
  * @property bool|null $agrees null where nothing was proposed that could be followed
  * @property CarbonImmutable $decided_at
+ * @property int|null $programme_version_id by which it was done
  */
 final class MadeDecision extends Row
 {
     public $timestamps = false;
 
     protected $table = 'decisions';
+
+    /** @return Builder<self> without those that were done by a version that was withdrawn */
+    public static function standing(): Builder
+    {
+        return self::query()->where(fn (Builder $decision) => $decision->whereNull('programme_version_id')->orWhereExists(
+            fn (QueryBuilder $versions) => $versions->selectRaw('1')->from('programme_versions')->whereNull('withdrawn_at')
+                ->whereColumn('programme_versions.id', 'decisions.programme_version_id'),
+        ));
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Exercise\Body\Position;
 
 /**
- * One value, with how it was measured. It is never changed: a wrong one is followed by a right one.
+ * One value, with how it was measured. It is never changed: a wrong one is struck, with a reason.
  *
  * @property int $id
  * @property string $patient_id
@@ -27,6 +28,8 @@ use IvoryPace\Exercise\Body\Position;
  */
 final class Measurement extends Row
 {
+    use CanBeStruck;
+
     public $timestamps = false;
 
     protected $table = 'measurements';
@@ -48,7 +51,7 @@ final class Measurement extends Row
     {
         return [
             'measure' => Measure::class, 'position' => Position::class, 'value' => 'float', 'details' => 'array',
-            'measured_at' => 'immutable_datetime',
+            'measured_at' => 'immutable_datetime', 'struck_at' => 'immutable_datetime', 'struck_reason' => Sealed::class,
         ];
     }
 }

@@ -13,12 +13,19 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $reason
  * @property CarbonImmutable $signed_at
  * @property Practitioner $practitioner
+ * @property SessionNote $note
  */
 final class NoteAmendment extends Row
 {
     public $timestamps = false;
 
     protected $table = 'note_amendments';
+
+    /** @return BelongsTo<SessionNote, $this> */
+    public function note(): BelongsTo
+    {
+        return $this->belongsTo(SessionNote::class, 'session_note_id');
+    }
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

@@ -9,6 +9,7 @@ use App\Models\Casts\SealedList;
 use Carbon\CarbonImmutable;
 use Database\Factories\PatientFactory;
 use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -30,6 +31,9 @@ use IvoryPace\Calendar\PatientDay;
  * @property string|null $contact
  * @property int|null $minutes_a_day
  * @property CarbonImmutable $created_at
+ * @property CarbonImmutable|null $archived_at
+ * @property string|null $archive_reason
+ * @property string|null $joined_into the record that took its rows
  * @property Clinic $clinic
  * @property Practitioner $practitioner
  * @property Screening|null $latestScreening
@@ -46,6 +50,24 @@ final class Patient extends Row
     use HasFactory, HasUlids;
 
     protected $table = 'patients';
+
+    protected $attributes = ['archived_at' => null, 'archive_reason' => null, 'joined_into' => null];
+
+    /** Scope that leaves out what was joined into another record. */
+    public const OWN = 'own';
+
+    protected static function booted(): void
+    {
+        self::addGlobalScope(self::OWN, fn (Builder $patients) => $patients->whereNull($patients->qualifyColumn('joined_into')));
+    }
+
+    /** An address of a record that was joined into another leads on. */
+    public function resolveRouteBinding($value, $field = null): ?self
+    {
+        $found = self::query()->withoutGlobalScope(self::OWN)->where($field ?? 'id', $value)->first();
+
+        return $found?->joined_into === null ? $found : self::query()->find($found->joined_into);
+    }
 
     /** @return BelongsTo<Clinic, $this> */
     public function clinic(): BelongsTo
@@ -74,7 +96,19 @@ final class Patient extends Row
     /** @return HasOne<Programme, $this> */
     public function activeProgramme(): HasOne
     {
-        return $this->hasOne(Programme::class)->whereNull('closed_on');
+        return $this->hasOne(Programme::class)->whereNull('closed_on')->whereHas('versions');
+    }
+
+    /** @return HasMany<Programme, $this> that is not closed, with or without a version that stands */
+    public function openProgramme(): HasMany
+    {
+        return $this->programmes()->whereNull('closed_on')->whereHas('versions');
+    }
+
+    /** @return HasMany<CareSession, $this> */
+    public function openSession(): HasMany
+    {
+        return $this->careSessions()->whereNull('closed_at');
     }
 
     /** @return HasMany<Programme, $this> */
@@ -137,10 +171,16 @@ final class Patient extends Row
         return $this->hasMany(NewFinding::class)->whereNull('settled_at')->orderBy('id');
     }
 
+    /** @return HasMany<CareSession, $this> also those that were dropped */
+    public function everySession(): HasMany
+    {
+        return $this->hasMany(CareSession::class);
+    }
+
     /** @return HasMany<CareSession, $this> */
     public function careSessions(): HasMany
     {
-        return $this->hasMany(CareSession::class);
+        return $this->everySession()->whereNull('dropped_at');
     }
 
     /** @return HasMany<ChosenSymptom, $this> */
@@ -206,6 +246,7 @@ final class Patient extends Row
         return [
             'birth_date' => 'immutable_date', 'contact' => Sealed::class, 'checked_facts' => SealedList::class,
             'created_at' => 'immutable_datetime',
+            'archived_at' => 'immutable_datetime', 'archive_reason' => Sealed::class,
         ];
     }
 }

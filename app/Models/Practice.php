@@ -51,6 +51,8 @@ use IvoryPace\Programme\Anchor;
  */
 final class Practice extends Row
 {
+    use CanBeStruck;
+
     /** Entered by the practitioner from the printed sheet. */
     public const PAPER = 'paper';
 
@@ -88,6 +90,7 @@ final class Practice extends Row
             'anchor' => Anchor::class, 'stop_class' => StopClass::class, 'stop_symptom' => StopSymptom::class,
             'remark' => Sealed::class, 'open_ms' => 'array', 'steps_done' => 'array', 'self_checks' => 'array', 'tempo' => 'float',
             'slight_symptom' => 'boolean', 'is_short' => 'boolean', 'doubt' => Doubt::class,
+            'struck_at' => 'immutable_datetime', 'struck_reason' => Sealed::class,
         ];
     }
 }

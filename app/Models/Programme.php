@@ -34,8 +34,14 @@ final class Programme extends Row
         return $this->belongsTo(Patient::class);
     }
 
-    /** @return HasMany<ProgrammeVersion, $this> */
+    /** @return HasMany<ProgrammeVersion, $this> that stand: one that was withdrawn on the day of its issue never was in force */
     public function versions(): HasMany
+    {
+        return $this->everyVersion()->whereNull('withdrawn_at');
+    }
+
+    /** @return HasMany<ProgrammeVersion, $this> */
+    public function everyVersion(): HasMany
     {
         return $this->hasMany(ProgrammeVersion::class)->orderBy('number');
     }

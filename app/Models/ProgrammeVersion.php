@@ -31,7 +31,10 @@ use IvoryPace\Programme\Version;
  * @property array{words: string, measure: string, target: float, direction: string}|null $goal
  * @property string|null $patient_note what changed and why, as the patient reads it
  * @property CarbonImmutable $issued_at
+ * @property CarbonImmutable|null $withdrawn_at on the day on which it was issued, before anything of it was practised
+ * @property string|null $withdrawn_reason
  * @property Practitioner $practitioner
+ * @property Practitioner|null $withdrawer
  * @property Programme $programme
  * @property Collection<int, ProgrammeItem> $items
  * @property Collection<int, FindingReason> $findingReasons
@@ -52,6 +55,12 @@ final class ProgrammeVersion extends Row
     public function practitioner(): BelongsTo
     {
         return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @return BelongsTo<Practitioner, $this> */
+    public function withdrawer(): BelongsTo
+    {
+        return $this->belongsTo(Practitioner::class, 'withdrawn_by');
     }
 
     /** @return HasMany<ProgrammeItem, $this> */
@@ -100,7 +109,8 @@ final class ProgrammeVersion extends Row
     {
         return [
             'in_force_from' => 'immutable_date', 'ends_on' => 'immutable_date', 'review_on' => 'immutable_date',
-            'issued_at' => 'immutable_datetime', 'reason' => Sealed::class, 'goal' => SealedList::class, 'patient_note' => Sealed::class,
+            'issued_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime',
+            'withdrawn_reason' => Sealed::class, 'reason' => Sealed::class, 'goal' => SealedList::class, 'patient_note' => Sealed::class,
             'school' => School::class,
         ];
     }

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $remark
  * @property string|null $asked_form_id the patient's own answers, which this confirms
  * @property CarbonImmutable $completed_at
+ * @property int|null $corrects_id the one in whose answers there was a mistake
+ * @property string|null $correction_reason
  * @property Practitioner $practitioner
  * @property Collection<int, ScreeningAnswer> $answers
  */
@@ -47,6 +49,6 @@ final class Screening extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['completed_at' => 'immutable_datetime', 'remark' => Sealed::class];
+        return ['completed_at' => 'immutable_datetime', 'remark' => Sealed::class, 'correction_reason' => Sealed::class];
     }
 }

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $text
  * @property CarbonImmutable $signed_at
  * @property Practitioner $practitioner
+ * @property CareSession $careSession
  * @property Collection<int, NoteAmendment> $amendments
  */
 final class SessionNote extends Row
@@ -24,6 +25,12 @@ final class SessionNote extends Row
     public $timestamps = false;
 
     protected $table = 'session_notes';
+
+    /** @return BelongsTo<CareSession, $this> */
+    public function careSession(): BelongsTo
+    {
+        return $this->belongsTo(CareSession::class);
+    }
 
     /** @return BelongsTo<Practitioner, $this> */
     public function practitioner(): BelongsTo

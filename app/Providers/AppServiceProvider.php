@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Facts\Caseload\NoteWords;
 use App\Guard\DeviceGuard;
 use App\Guard\Trail;
 use App\Mail\OutboxTransport;
+use App\Models\CareSession;
 use App\Models\Clinic;
+use App\Models\NoteAmendment;
 use App\Models\OwnExercise;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Role;
+use App\Models\SessionNote;
 use App\Policies\OwnWorkPolicy;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Access\Response;
@@ -38,12 +42,20 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Trail::class);
     }
 
+    /** A signed note is found by its words. */
+    private static function find(CareSession $session, string $text): void
+    {
+        NoteWords::keep($session->patient_id, $session->patient->clinic_id, $text);
+    }
+
     public function boot(): void
     {
         foreach (self::FOLLOWED as $model) {
             $model::updating(fn (Model $row) => app(Trail::class)->changing($row));
         }
         Patient::created(fn (Patient $patient) => app(Trail::class)->of($patient));
+        SessionNote::created(fn (SessionNote $note) => self::find($note->careSession, $note->text));
+        NoteAmendment::created(fn (NoteAmendment $added) => self::find($added->note->careSession, $added->text));
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict(! $this->app->environment('demo', 'production'));
         Auth::viaRequest('device-credential', fn (Request $request) => DeviceGuard::deviceOf($request));

@@ -29,6 +29,8 @@ final class CompleteScreening
      * @param  AskedForm|null  $confirms  what the patient answered beforehand
      * @param  array<string, string>  $happened  by question: the day of an operation, a birth, a heart attack
      * @param  bool  $withGas  of an eye operation
+     * @param  Screening|null  $corrects  the latest one, of the same day, in which there was a mistake
+     * @param  string|null  $why  it is corrected
      *
      * @throws ValidationException when a question has no answer
      */
@@ -42,6 +44,8 @@ final class CompleteScreening
         ?AskedForm $confirms = null,
         array $happened = [],
         bool $withGas = false,
+        ?Screening $corrects = null,
+        ?string $why = null,
     ): Screening {
         ScreeningReady::orRefuse($patient);
         $missing = Questions::unanswered($answers);
@@ -54,10 +58,11 @@ final class CompleteScreening
         }
 
         return DB::transaction(function () use (
-            $patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms, $happened, $withGas
+            $patient, $by, $answers, $endDates, $pregnancyWeeks, $remark, $confirms, $happened, $withGas, $corrects, $why
         ) {
             $screening = $patient->screenings()->create([
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
+                'corrects_id' => $corrects?->id, 'correction_reason' => $corrects === null ? null : $why,
             ]);
             $screening->answers()->createMany(array_map(fn (string $question) => [
                 'question' => $question,

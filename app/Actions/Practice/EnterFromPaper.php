@@ -104,7 +104,7 @@ final class EnterFromPaper
     {
         $clock = $patient->clock();
 
-        return array_values(DB::table('practices')->where('patient_id', $patient->id)->where('lineage', $lineage)
+        return array_values(DB::table('practices')->where('patient_id', $patient->id)->whereNull('struck_at')->where('lineage', $lineage)
             ->where('started_at', '>=', $clock->startsAt($day))->where('started_at', '<', $clock->endsAt($day))->orderBy('started_at')
             ->limit(self::MOST_A_DAY)->get(PracticeOnFile::COLUMNS)
             ->map(fn (stdClass $row) => PracticeOnFile::read($row, $clock)->record)->all());

@@ -22,7 +22,7 @@ final class StoreHomeCheck
      */
     public function __invoke(Device $device, string $uuid, array $taps, CarbonImmutable $takenAt): HomeCheck
     {
-        $known = HomeCheck::query()->firstWhere('uuid', $uuid);
+        $known = HomeCheck::withStruck()->firstWhere('uuid', $uuid);
         if ($known !== null) {
             return $known->patient_id === $device->patient_id ? $known : $this->refuse((string) __('patient.log.someone-else'));
         }

@@ -41,7 +41,7 @@ final class StorePractice
     {
         return DB::transaction(function () use ($device, $log, $sent) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
-            $known = Practice::query()->firstWhere('uuid', $log['uuid']);
+            $known = Practice::withStruck()->firstWhere('uuid', $log['uuid']);
             if ($known !== null) {
                 $this->refuse($known->patient_id !== $patient->id, 'uuid', (string) __('patient.log.someone-else'));
 

@@ -26,7 +26,7 @@ final class StoreTick
     {
         return DB::transaction(function () use ($device, $tick, $sent) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
-            $known = HabitTick::query()->firstWhere('uuid', $tick['uuid']);
+            $known = HabitTick::withStruck()->firstWhere('uuid', $tick['uuid']);
             if ($known !== null) {
                 return $known->patient_id === $patient->id ? $known : $this->refuse('uuid', 'patient.log.someone-else');
             }

@@ -49,6 +49,7 @@ final class AnswerProposal
             }
             $this->note(
                 $patient, $by, $row, $proposal, $proposal->kind === ProposalKind::StepUp ? Decision::StepUp : Decision::StepBack, null,
+                $version->id,
             );
 
             return $version;
@@ -148,11 +149,12 @@ final class AnswerProposal
         Proposal $proposal,
         Decision $decision,
         ?string $reason,
+        ?int $version = null,
     ): void {
         MadeDecision::query()->create([
             'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id, 'lineage' => $row->lineage,
             'proposed' => $proposal->kind, 'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $reason,
-            'decided_at' => CarbonImmutable::now(),
+            'decided_at' => CarbonImmutable::now(), 'programme_version_id' => $version,
         ]);
     }
 

@@ -38,7 +38,7 @@ final readonly class IssueFromBench
             foreach ($proposed as [$row, $proposal]) {
                 // What was decided in the session a moment ago is the same decision.
                 if (
-                    MadeDecision::query()->where('patient_id', $patient->id)->where('lineage', $row->lineage)
+                    MadeDecision::standing()->where('patient_id', $patient->id)->where('lineage', $row->lineage)
                         ->where('proposed', $proposal->kind)->where('decided_at', '>=', CarbonImmutable::now()->subDay())->exists()
                 ) {
                     continue;
@@ -52,7 +52,7 @@ final readonly class IssueFromBench
                         'clinic_id' => $patient->clinic_id, 'patient_id' => $patient->id, 'practitioner_id' => $by->id,
                         'lineage' => $row->lineage, 'proposed' => $proposal->kind,
                         'decided' => $decision, 'agrees' => $decision->follows($proposal->kind), 'reason' => $order->reason,
-                        'decided_at' => CarbonImmutable::now(),
+                        'decided_at' => CarbonImmutable::now(), 'programme_version_id' => $version->id,
                     ]);
                 }
             }

@@ -51,6 +51,8 @@ final class IssueVersion
             $programme = $patient->activeProgramme;
             $latest = $programme?->latestVersion();
 
+            $archived = $patient->archived_at !== null;
+            $this->refuse('programme', ! $archived ? null : 'This patient is archived. Bring them back under Record first.');
             $this->refuse('programme', Safeguards::obstacle($patient));
             if (($latest->number ?? 0) !== $order->basedOn) {
                 $this->refuse('programme', $latest === null
@@ -80,9 +82,9 @@ final class IssueVersion
                 $this->refuse('reason', 'Say in a line why the programme changes.');
             }
 
-            $programme ??= Programme::query()->create(['patient_id' => $patient->id, 'is_maintenance' => $isMaintenance]);
+            $programme ??= $this->begin($patient, $isMaintenance);
             $version = $programme->versions()->create([
-                'number' => ($latest->number ?? 0) + 1,
+                'number' => 1 + (int) $programme->everyVersion()->max('number'),
                 'practitioner_id' => $by->id,
                 'in_force_from' => $dates->from->date,
                 'ends_on' => $dates->ends?->date,
@@ -105,11 +107,26 @@ final class IssueVersion
             // What a new fact said has been looked at: the rules have seen this version with it. Until it takes effect, the
             // old one is still in force, so what was paused stays paused.
             $takesEffect = CarbonImmutable::instance($patient->clock()->startsAt($dates->from))->max($now);
-            ($this->settle)($patient, $by, "Version {$version->number} issued.", until: $takesEffect);
+            ($this->settle)($patient, $by, self::settledBy($version->number), until: $takesEffect);
             $this->recheck->remember($patient, $facts);
 
             return $version;
         });
+    }
+
+    /** What is noted of a finding that a version has settled. */
+    public static function settledBy(int $number): string
+    {
+        return "Version $number issued.";
+    }
+
+    /** Where the first version was withdrawn, the programme that it began goes on without it. */
+    private function begin(Patient $patient, bool $isMaintenance): Programme
+    {
+        $empty = $patient->programmes()->whereNull('closed_on')->first();
+        $empty?->update(['is_maintenance' => $isMaintenance]);
+
+        return $empty ?? Programme::query()->create(['patient_id' => $patient->id, 'is_maintenance' => $isMaintenance]);
     }
 
     private function isPaused(Patient $patient): bool

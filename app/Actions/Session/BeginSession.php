@@ -18,7 +18,7 @@ final class BeginSession
             Patient::query()->lockForUpdate()->findOrFail($patient->id);
 
             return $patient->careSessions()->whereNull('closed_at')->first() ?? $patient->careSessions()->create([
-                'practitioner_id' => $by->id, 'number' => 1 + (int) $patient->careSessions()->max('number'), 'begun_at' => now(),
+                'practitioner_id' => $by->id, 'number' => 1 + (int) $patient->everySession()->max('number'), 'begun_at' => now(),
             ]);
         });
     }

@@ -7,6 +7,7 @@ namespace App\Facts\Caseload;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Str;
 use IvoryPace\Health\Flag;
+use IvoryPace\Progress\CaseloadReason;
 
 /** Which patients of a caseload are looked for. */
 final readonly class CaseloadFilter
@@ -14,17 +15,19 @@ final readonly class CaseloadFilter
     private const LONGEST = 100;
 
     /**
-     * @param  string  $search  every word of it begins a word of the name or is a part of the date of birth, or stands in what is
-     *     prescribed
+     * @param  string  $search  every word of it begins a word of the name or is a part of the date of birth, stands in what is prescribed,
+     *     or is a word of a signed note; who is archived is found too
      * @param  int|null  $responsible  practitioner; null for everyone's
      * @param  string  $reason  empty for any
      * @param  string  $flag  label; empty for any or none
+     * @param  int  $clinic  whose notes are looked through
      */
     public function __construct(
         public string $search = '',
         public ?int $responsible = null,
         public string $reason = '',
         public string $flag = '',
+        public int $clinic = 0,
     ) {
     }
 
@@ -37,13 +40,20 @@ final readonly class CaseloadFilter
     {
         foreach ($this->words() as $word) {
             $like = addcslashes($word, '%_\\');
-            $lines->where(fn (Builder $either) => $either->where('names', 'like', "% $like%")->orWhere('prescribed', 'like', "%$like%"));
+            $lines->where(function (Builder $either) use ($like, $word) {
+                $either->where('names', 'like', "% $like%")->orWhere('prescribed', 'like', "%$like%");
+                if (NoteWords::isLookedFor($word)) {
+                    $either->orWhereIn('patient_id', fn (Builder $notes) => NoteWords::patients($notes, $word, $this->clinic));
+                }
+            });
         }
         if ($this->responsible !== null) {
             $lines->where('responsible', $this->responsible);
         }
         if ($this->reason !== '') {
             $lines->where('reason', $this->reason);
+        } elseif ($this->words() === []) {
+            $lines->where('reason', '!=', CaseloadReason::Archived->value);
         }
         if ($this->flag !== '') {
             $lines->whereRaw(

@@ -136,6 +136,8 @@ final class CaseloadLineOf
             proposals: $proposals?->waiting() ?? [],
             outcome: $file->lastClosed?->outcome?->label(),
             isMaintenance: $patient->activeProgramme->is_maintenance ?? false,
+            archivedOn: $patient->archived_at?->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+            lockedOut: (int) ($file->access->locked_out ?? 0),
         );
     }
 

@@ -28,7 +28,7 @@ final class CaseloadLines
     public const MOST_PATIENTS = 10_000;
 
     /** Raised whenever a line is made up in another way: then every kept one is made anew. */
-    private const FORM = 7;
+    private const FORM = 8;
 
     private const AT_ONCE = 50;
 

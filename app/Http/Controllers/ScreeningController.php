@@ -9,10 +9,12 @@ use App\Http\Requests\ScreeningRequest;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Models\Screening;
 use App\Pages\Shared\PatientHead;
 use App\Pages\Shared\ScreeningForm;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -50,9 +52,28 @@ final class ScreeningController
             $patient, $practitioner, $request->answers(), $request->endDates($patient->dayOf(now())->date),
             $request->filled('pregnancy_weeks') ? $request->integer('pregnancy_weeks') : null,
             $request->filled('remark') ? $request->string('remark')->value() : null,
-            $confirms, $request->happened(), $request->boolean('with_gas'),
+            $confirms, $request->happened(), $request->boolean('with_gas'), $this->corrected($request, $patient),
+            $request->filled('correction_reason') ? $request->string('correction_reason')->trim()->value() : null,
         );
 
         return back(fallback: "/patients/{$patient->id}/screening")->with('flash', 'Screening kept.');
+    }
+
+    /** @throws ValidationException when it is not the latest one, or not of this day */
+    private function corrected(ScreeningRequest $request, Patient $patient): ?Screening
+    {
+        if (! $request->filled('corrects')) {
+            return null;
+        }
+        $latest = $patient->latestScreening()->first();
+        $isOfToday = $latest !== null && $patient->dayOf($latest->completed_at)->equals($patient->dayOf(now()));
+        if ($latest === null || $latest->id !== $request->integer('corrects') || ! $isOfToday) {
+            throw ValidationException::withMessages([
+                'correction_reason' => 'This screening is no longer the latest of today. '
+                    .'Screen again instead; the answers stay as they are here.',
+            ]);
+        }
+
+        return $latest;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Correction\WithdrawVersion;
 use App\Actions\Programme\IssueFromBench;
 use App\Facts\AskedProgramme;
 use App\Http\Requests\VersionRequest;
@@ -49,14 +50,16 @@ final class VersionController
     public function show(Request $request, Patient $patient, int $number): Response
     {
         $programme = AskedProgramme::of($request, $patient);
-        $version = $programme?->versions()
-            ->with(['items', 'practitioner', 'findingReasons.practitioner'])->firstWhere('number', $number);
+        $version = $programme?->everyVersion()
+            ->with(['items', 'practitioner', 'findingReasons.practitioner', 'programme', 'withdrawer'])->firstWhere('number', $number);
         abort_if($version === null, 404);
 
         return Inertia::render('Version', [
             'patient' => PatientHead::of($patient, now()),
             'version' => [
-                ...VersionSheet::of($version, $patient), 'query' => $programme->closed_on === null ? '' : "?programme={$programme->id}",
+                ...VersionSheet::of($version, $patient),
+                'can_be_withdrawn' => WithdrawVersion::obstacle($patient, $version, now()) === null,
+                'query' => $programme->closed_on === null ? '' : "?programme={$programme->id}",
             ],
         ]);
     }

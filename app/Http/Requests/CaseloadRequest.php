@@ -39,6 +39,8 @@ final readonly class CaseloadRequest
     {
         $mine = $this->typed['whose'] === self::MINE ? $this->practitioner->id : null;
 
-        return new CaseloadFilter($this->typed['search'], $mine, $this->typed['reason'], $this->typed['flag']);
+        return new CaseloadFilter(
+            $this->typed['search'], $mine, $this->typed['reason'], $this->typed['flag'], $this->practitioner->clinic_id,
+        );
     }
 }

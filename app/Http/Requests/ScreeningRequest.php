@@ -26,6 +26,8 @@ final class ScreeningRequest extends FormRequest
             'pregnancy_weeks' => ['nullable', 'integer', 'between:1,42'],
             'confirms' => ['nullable', 'string', 'max:26'],
             'remark' => ['nullable', 'string', 'max:2000'],
+            'corrects' => ['nullable', 'integer'],
+            'correction_reason' => ['required_with:corrects', 'nullable', 'string', 'min:3', 'max:500'],
         ];
     }
 
@@ -37,6 +39,8 @@ final class ScreeningRequest extends FormRequest
             'ends_on.*.after' => 'The end has passed already; answer no instead.',
             'happened_on.*.date_format' => 'This is not a date; write it like 2026-10-31.',
             'happened_on.*.before' => 'This day is still to come.',
+            'correction_reason.required_with' => 'Say what was answered by mistake, in a few words.',
+            'correction_reason.min' => 'Say what was answered by mistake, in a few words.',
             'pregnancy_weeks.between' => 'Between 1 and 42 weeks.',
             'pregnancy_weeks.integer' => 'Whole weeks, between 1 and 42.',
         ];

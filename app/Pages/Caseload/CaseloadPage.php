@@ -58,7 +58,8 @@ final class CaseloadPage
     /** @return list<string> names that more than one patient has: they are told apart by their date of birth */
     public function namesThatMeet(): array
     {
-        return array_values(DB::table('patients')->where('clinic_id', $this->clinic->id)->groupBy('name')->havingRaw('count(*) > 1')
+        return array_values(DB::table('patients')->where('clinic_id', $this->clinic->id)->whereNull('joined_into')
+            ->groupBy('name')->havingRaw('count(*) > 1')
             ->orderBy('name')->limit(self::LINES)->pluck('name')->map(fn (mixed $name) => is_string($name) ? $name : '')->all());
     }
 
@@ -72,14 +73,14 @@ final class CaseloadPage
     {
         $all = $this->all()->groupBy('reason')->selectRaw('reason, count(*) as lines_there, bit_or(flags) as flags')->get();
         $fitting = $this->filter->isForAll()
-            ? $all
+            ? $all->where('reason', '!=', CaseloadReason::Archived->value)
             : $this->narrowed()->groupBy('reason')->selectRaw('reason, count(*) as lines_there')->get();
         $flags = CaseloadFilter::labels($all->reduce(fn (int $bits, stdClass $row) => $bits | (int) $row->flags, 0));
         sort($flags, SORT_NATURAL | SORT_FLAG_CASE);
         $there = self::byReason($all);
 
         return [
-            'total' => array_sum($there),
+            'total' => array_sum($there) - ($there[CaseloadReason::Archived->value] ?? 0),
             'fitting' => array_sum(self::byReason($fitting)),
             'by_reason' => (object) self::byReason($fitting),
             'reasons' => self::reasons(array_keys($there)),

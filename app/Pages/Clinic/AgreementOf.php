@@ -18,7 +18,7 @@ final class AgreementOf
     /** @return array{decisions: int, share: float|null} over a year */
     public static function clinic(Clinic $clinic, CarbonImmutable $now): array
     {
-        $decided = MadeDecision::query()->where('clinic_id', $clinic->id)->where('decided_at', '>=', $now->subDays(self::DAYS))
+        $decided = MadeDecision::standing()->where('clinic_id', $clinic->id)->where('decided_at', '>=', $now->subDays(self::DAYS))
             ->whereNotNull('agrees');
         $decisions = $decided->count();
 

@@ -281,9 +281,10 @@ final readonly class CourseAxis
     /** @return list<array{day: string, number: int, id: string, signed: bool}> */
     private function sessions(): array
     {
-        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)->whereBetween(
-            'begun_at', [$this->file->patient->clock()->startsAt($this->from), $this->file->now],
-        )
+        return array_values(DB::table('care_sessions')->where('patient_id', $this->file->patient->id)
+            ->whereNull('dropped_at')->whereBetween(
+                'begun_at', [$this->file->patient->clock()->startsAt($this->from), $this->file->now],
+            )
             ->orderBy('begun_at')->limit(self::MOST_SESSIONS)->get(['id', 'number', 'begun_at', 'closed_at'])
             ->map(
                 fn (stdClass $row) => [
@@ -302,7 +303,8 @@ final readonly class CourseAxis
     {
         $since = $this->file->patient->clock()->startsAt($this->from->plusDays(-self::DAYS_BEFORE));
         $measured = DB::table('measurements')->leftJoin('chosen_symptoms', 'chosen_symptoms.id', '=', 'measurements.chosen_symptom_id')
-            ->where('measurements.patient_id', $this->file->patient->id)->whereBetween('measured_at', [$since, $this->file->now])
+            ->where('measurements.patient_id', $this->file->patient->id)->whereNull('struck_at')
+            ->whereBetween('measured_at', [$since, $this->file->now])
             ->orderByDesc('measured_at')->orderByDesc('measurements.id')->limit(self::MOST_MEASUREMENTS)
             ->get(['measure', 'value', 'measured_at', 'name'])->reverse()
             ->groupBy(fn (stdClass $row) => $row->name === null ? (string) $row->measure : "symptom {$row->name}");

@@ -44,6 +44,7 @@ final class PracticeLines
     {
         return [
             'uuid' => $practice->uuid,
+            'from_paper' => $practice->source === Practice::PAPER,
             'on' => $this->time($practice->started_at),
             'exercise' => $this->nameOf($practice->lineage),
             'version' => $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->number,

@@ -16,11 +16,11 @@ final class ProgrammesOf
     /** @return list<array{id: int, text: string, here: bool, running: bool}> latest first; none where there is only one */
     public static function patient(Patient $patient, Programme $here): array
     {
-        $all = Programme::query()->where('patient_id', $patient->id)->orderByDesc('id')->limit(self::MOST)
+        $all = Programme::query()->where('patient_id', $patient->id)->whereHas('versions')->orderByDesc('id')->limit(self::MOST)
             ->addSelect(
                 [
                     '*',
-                    'first_day' => DB::table('programme_versions')->whereColumn('programme_id', 'programmes.id')
+                    'first_day' => DB::table('programme_versions')->whereColumn('programme_id', 'programmes.id')->whereNull('withdrawn_at')
                         ->selectRaw('min(in_force_from)'),
                 ],
             )

@@ -32,6 +32,8 @@ final class VersionSheet
             'review_on' => $version->review_on->format('j M Y'),
             'rated_symptom' => $version->rated_symptom,
             'reason' => $version->reason,
+            'withdrawn' => $version->withdrawn_at === null ? null : "Withdrawn by {$version->withdrawer?->name} on "
+                ."{$version->withdrawn_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i')}: {$version->withdrawn_reason}",
             'school' => $version->school->label(),
             'goal' => $goal === [] ? null : [...$goal, 'summary' => self::goal($goal)],
             'patient_note' => $version->patient_note,

@@ -6,7 +6,10 @@ namespace App\Pages\Session;
 
 use App\Facts\AppointmentsOf;
 use App\Facts\AskedForms;
+use App\Facts\EvidenceOf;
 use App\Facts\MeasureSheet;
+use App\Facts\OnFile;
+use App\Facts\PracticeOnFile;
 use App\Models\CareSession;
 use App\Models\Measurement;
 use App\Models\NoteAmendment;
@@ -49,6 +52,7 @@ final class SessionNoteOf
                 "{$session->begun_at->setTimezone($patient->clinic->time_zone)->format('j F Y')}, with {$session->practitioner->name}",
             ],
             'Screening' => self::screening($patient, $session),
+            'Practised since the last session' => self::practised($patient, $session),
             'Looked at' => self::lookedAt($patient, $session),
             'Catch up' => [self::text($session->kept('catch-up')['remarks'] ?? '')],
             'Measured' => [...self::measured($patient, $session), self::text($session->kept('measure')['remarks'] ?? '')],
@@ -57,6 +61,37 @@ final class SessionNoteOf
             'Prescribed' => self::prescribed($patient, $session),
             'Handed over' => self::handedOver($patient, $session),
         ]);
+    }
+
+    /**
+     * From the moment at which the last session began up to that of this one: what was practised on the day of a session is in
+     * one of them, and in one only.
+     *
+     * @return list<string>
+     */
+    private static function practised(Patient $patient, CareSession $session): array
+    {
+        $evidence = EvidenceOf::on(OnFile::patient($patient, now()->toImmutable()));
+        $since = BriefOf::before($patient, $session)?->begun_at;
+        if ($evidence === null) {
+            return [];
+        }
+        $lines = [];
+        foreach ($patient->activeProgramme?->latestVersion()->items ?? [] as $row) {
+            $done = array_filter($evidence->practices, fn (PracticeOnFile $practice) => $practice->record->lineage === $row->lineage
+                && ($since === null || $practice->record->startedAt >= $since) && $practice->record->startedAt < $session->begun_at);
+            $stops = array_count_values(array_map(
+                fn (PracticeOnFile $practice) => $practice->stopSymptom?->label() ?? 'a symptom',
+                array_filter($done, fn (PracticeOnFile $practice) => $practice->isStoppedForSymptom()),
+            ));
+            $times = count(array_filter($done, fn (PracticeOnFile $practice) => $practice->record->isCredited()));
+            $share = $since === null ? null : $evidence->ofDays($row, $patient->dayOf($since), $patient->dayOf($session->begun_at));
+            if ($times > 0 || $share !== null) {
+                $lines[] = NoteDraft::practised($row->item()->name(), $times, $share, $stops);
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> what was paused and what was found, red flags and what was done about them, since the session began */

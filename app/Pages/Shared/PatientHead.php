@@ -19,6 +19,12 @@ final class PatientHead
         return PatientFactsOf::screened($patient, CarbonImmutable::now())->labels();
     }
 
+    private static function isNamesake(Patient $patient): bool
+    {
+        return Patient::query()->where('clinic_id', $patient->clinic_id)->where('name', $patient->name)
+            ->whereKeyNot($patient->id)->exists();
+    }
+
     /** @return array<string, mixed> */
     public static function of(Patient $patient, CarbonImmutable $now, ?PatientFacts $facts = null): array
     {
@@ -29,6 +35,9 @@ final class PatientHead
             'id' => $patient->id,
             'name' => $patient->name,
             'age' => $facts->age,
+            // Two of one name are told apart wherever one of them is.
+            'born' => self::isNamesake($patient) ? $patient->birth_date->format('j M Y') : null,
+            'archived_on' => $patient->archived_at?->setTimezone($patient->clinic->time_zone)->format('j M Y'),
             'flags' => $facts->labels(),
             'minutes_a_day' => $patient->minutes_a_day,
             'today' => $patient->dayOf($now)->date,

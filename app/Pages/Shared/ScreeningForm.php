@@ -56,6 +56,9 @@ final class ScreeningForm
         return [
             'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
             'by' => $screening->practitioner->name,
+            'id' => $screening->id,
+            // On the day itself a mistake is corrected; later it is a new screening.
+            'can_be_corrected' => $patient->dayOf($screening->completed_at)->equals($patient->dayOf(now())),
             'remark' => $screening->remark,
             'pregnancy_weeks' => $screening->answers->firstWhere('question', 'flag.pregnancy')?->pregnancy_weeks,
             'answers' => $screening->answers->mapWithKeys(fn (ScreeningAnswer $answer) => [$answer->question => $answer->answer]),
@@ -116,6 +119,27 @@ final class ScreeningForm
     /** @return list<array<string, mixed>> earlier screenings, newest first: what was answered yes, by whom */
     public static function history(Patient $patient): array
     {
+        $labels = self::labels();
+        $all = $patient->screenings()->with(
+            ['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)],
+        )->orderByDesc('id')->limit(self::MOST)->get();
+
+        return array_values($all->map(fn (Screening $screening) => [
+            'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
+            'by' => $screening->practitioner->name,
+            'from_patient' => $screening->asked_form_id !== null,
+            'yes' => $screening->answers->map(fn (ScreeningAnswer $answer) => $labels[$answer->question] ?? $answer->question),
+            'correction' => $screening->corrects_id === null ? null : [
+                'reason' => $screening->correction_reason,
+                'changes' => self::corrected($screening, $all->firstWhere('id', $screening->corrects_id), $labels),
+            ],
+            'is_corrected' => $all->contains('corrects_id', $screening->id),
+        ])->all());
+    }
+
+    /** @return array<string, string> each question, by its key */
+    public static function labels(): array
+    {
         $labels = [];
         foreach (self::questions() as $group) {
             foreach ($group['questions'] as $question) {
@@ -123,15 +147,22 @@ final class ScreeningForm
             }
         }
 
-        return array_values($patient->screenings()->with(
-            ['practitioner', 'answers' => fn ($answers) => $answers->where('answer', true)],
-        )->orderByDesc('id')->limit(self::MOST)->get()
-            ->map(fn (Screening $screening) => [
-                'on' => $screening->completed_at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
-                'by' => $screening->practitioner->name,
-                'from_patient' => $screening->asked_form_id !== null,
-                'yes' => $screening->answers->map(fn (ScreeningAnswer $answer) => $labels[$answer->question] ?? $answer->question),
-            ])->all());
+        return $labels;
+    }
+
+    /**
+     * @param  array<string, string>  $labels
+     * @return list<string> "Asthma: yes, was no"
+     */
+    private static function corrected(Screening $screening, ?Screening $before, array $labels): array
+    {
+        $yes = fn (?Screening $of): array => $of?->answers->pluck('question')->all() ?? [];
+        [$now, $then] = [$yes($screening), $yes($before)];
+
+        return [
+            ...array_map(fn (string $key) => ($labels[$key] ?? $key).': yes, was no', array_values(array_diff($now, $then))),
+            ...array_map(fn (string $key) => ($labels[$key] ?? $key).': no, was yes', array_values(array_diff($then, $now))),
+        ];
     }
 
     /** @return array<string, mixed>|null what the patient answered at home and nobody has confirmed; or that it still waits there */

@@ -36,6 +36,8 @@ final readonly class CaseloadFacts
      * @param  string|null  $outcome  with which the last programme was closed; null when none was
      * @param  bool  $hasEnded  the programme's last day is over
      * @param  bool  $isMaintenance  the programme keeps up what an earlier one reached
+     * @param  string|null  $archivedOn  when the patient was put away; null while they are not
+     * @param  int  $lockedOut  devices of theirs on which the PIN was typed wrong too often
      */
     public function __construct(
         public bool $screened,
@@ -66,6 +68,8 @@ final readonly class CaseloadFacts
         public array $proposals = [],
         public ?string $outcome = null,
         public bool $isMaintenance = false,
+        public ?string $archivedOn = null,
+        public int $lockedOut = 0,
     ) {
     }
 }

@@ -31,6 +31,7 @@ final readonly class CaseloadLine
             $facts->urgentAside => new self(
                 CaseloadReason::GetHelp, 'Needed help', 'says a practice from a signed-out device; accept or refuse it on the Access page.',
             ),
+            $facts->archivedOn !== null => new self(CaseloadReason::Archived, 'Archived', "on {$facts->archivedOn}."),
             $facts->pausedExercise !== null => new self(
                 CaseloadReason::Paused, ucfirst($facts->lastStop?->label() ?? 'a symptom').' twice',
                 "in the last 3 practices; {$facts->pausedExercise} is paused.",
@@ -62,6 +63,9 @@ final readonly class CaseloadLine
                 $facts->stopsLately === 1
                     ? 'stopped one practice in the last 7 days.'
                     : "was the latest of {$facts->stopsLately} stops in the last 7 days.",
+            ),
+            $facts->lockedOut > 0 => new self(
+                CaseloadReason::LockedOut, 'Locked out', 'of the phone after too many wrong PINs; make a new link for the patient.',
             ),
             $facts->presentGap >= self::GAP_DAYS && $facts->accessUsed => new self(
                 CaseloadReason::NoPractice, "{$facts->presentGap} days", 'in a row without practice.',

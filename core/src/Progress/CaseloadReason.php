@@ -16,6 +16,7 @@ enum CaseloadReason: string
     case ScreeningWaiting = 'screening-waiting';
     case KeptAside = 'kept-aside';
     case StoppedOnce = 'stopped-once';
+    case LockedOut = 'locked-out';
     case NoPractice = 'no-practice';
     case AccessUnused = 'access-unused';
     case ReviewOverdue = 'review-overdue';
@@ -24,6 +25,7 @@ enum CaseloadReason: string
     case NoProgramme = 'no-programme';
     case OnTrack = 'on-track';
     case Finished = 'finished';
+    case Archived = 'archived';
 
     /** Lower is more urgent. */
     public function order(): int
@@ -62,6 +64,7 @@ enum CaseloadReason: string
             self::HomeRate => 'Rate at home',
             self::ScreeningWaiting => 'Answers wait',
             self::KeptAside => 'Kept aside',
+            self::LockedOut => 'Locked out',
             self::NoPractice => 'No practice',
             self::AccessUnused => 'Access not used',
             self::ReviewOverdue => 'Review overdue',
@@ -71,6 +74,7 @@ enum CaseloadReason: string
             self::NoProgramme => 'No programme yet',
             self::OnTrack => 'On track',
             self::Finished => 'Finished',
+            self::Archived => 'Archived',
         };
     }
 }

@@ -39,6 +39,28 @@ final class NoteDraft
         ]));
     }
 
+    /**
+     * "Extended exhale: practised 12 times, 86 % of what was due; stopped once, for dizziness".
+     *
+     * @param  int  $times  practices that count
+     * @param  float|null  $share  0–1 of what was due; null when nothing was
+     * @param  array<string, int>  $stops  how often, by what it was stopped for
+     */
+    public static function practised(string $name, int $times, ?float $share, array $stops): string
+    {
+        $often = fn (int $count): string => match ($count) {
+            0 => 'not practised',
+            1 => 'practised once',
+            default => "practised $count times",
+        };
+        $stopped = array_map(
+            fn (string $for, int $count) => ($count === 1 ? 'once' : "$count times").", for $for", array_keys($stops), array_values($stops),
+        );
+
+        return "$name: {$often($times)}".($share === null ? '' : ', '.round(100 * $share).' % of what was due')
+            .($stopped === [] ? '' : '; stopped '.implode('; ', $stopped));
+    }
+
     /** "Resting rate 14.2 breaths/min (17 last time, 18.6 at first)". */
     public static function measured(string $label, string $now, ?string $last, ?string $first): string
     {

@@ -1,6 +1,8 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
+    import AskFirst from '../components/asking/AskFirst.svelte';
+    import AskWhy from '../components/asking/AskWhy.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import QrCode from '../components/QrCode.svelte';
     import Room from '../components/Room.svelte';
@@ -29,9 +31,12 @@
         );
     }
 
-    function signOut(id: number, label: string): void {
-        if (confirm(`Sign out “${label}”? What still waits on it is then kept aside for you to accept or refuse.`))
-            router.delete(`/patients/${patient.id}/devices/${id}`);
+    let leaving = $state<AccessProps['devices'][number] | null>(null);
+    let asksSignOut = $state(false);
+    let asksWithdrawal = $state(false);
+
+    function signOut(): void {
+        if (leaving) router.delete(`/patients/${patient.id}/devices/${leaving.id}`);
     }
 
     function settle(id: number, accept: boolean): void {
@@ -49,8 +54,7 @@
     }
 
     function withdraw(): void {
-        if (confirm('Record that the patient withdraws consent? All their devices are signed out.'))
-            router.post(`/patients/${patient.id}/consent/withdrawal`);
+        router.post(`/patients/${patient.id}/consent/withdrawal`);
     }
 
     async function copy(): Promise<void> {
@@ -122,9 +126,26 @@
                                     >Locked after too many wrong PINs. Make a new link.</span
                                 >{/if}
                         </span>
-                        <button type="button" class="linklike" onclick={() => signOut(device.id, device.label)}
-                            >Sign out</button
-                        >
+                        <span class="flex flex-col items-end gap-1 whitespace-nowrap">
+                            <button
+                                type="button"
+                                class="linklike"
+                                onclick={() => {
+                                    leaving = device;
+                                    asksSignOut = true;
+                                }}>Sign out<span class="visually-hidden"> {device.label}</span></button
+                            >
+                            <AskWhy
+                                url="/patients/{patient.id}/devices/{device.id}/wrong"
+                                opener="Not this patient’s"
+                                of={device.label}
+                                title="{device.label} is not {patient.name}’s"
+                                text="The device is signed out, and everything that came from it counts no more:
+                                    practices, ticks, home checks and diary. It all stays readable in the Trail. A
+                                    pause or red flag that came of it stays until you have looked."
+                                button="Sign it out, and strike what it sent"
+                            />
+                        </span>
                     </li>
                 {/each}
             </ul>
@@ -173,8 +194,24 @@
             {#if devices.length > 0 && consents.length > 0}<button
                     type="button"
                     class="linklike mt-2"
-                    onclick={withdraw}>The patient withdraws consent</button
+                    onclick={() => {
+                        asksWithdrawal = true;
+                    }}>The patient withdraws consent</button
                 >{/if}
         </section>
     </div>
+    <AskFirst
+        bind:open={asksSignOut}
+        title="Sign out “{leaving?.label ?? ''}”"
+        text="What still waits on it is then kept aside for you to accept or refuse."
+        yes="Sign it out"
+        onyes={signOut}
+    />
+    <AskFirst
+        bind:open={asksWithdrawal}
+        title="The patient withdraws consent"
+        text="It is recorded with today’s date, and all their devices are signed out."
+        yes="Record it"
+        onyes={withdraw}
+    />
 </Room>

@@ -16,6 +16,7 @@
     import RidgeHandles from '../components/bench/RidgeHandles.svelte';
     import RoutineItem from '../components/bench/RoutineItem.svelte';
     import Sentence from '../components/bench/Sentence.svelte';
+    import Unissued from '../components/asking/Unissued.svelte';
     import WeekMinutes from '../components/bench/WeekMinutes.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import SessionBar from '../components/session/SessionBar.svelte';
@@ -113,18 +114,6 @@
             doWhatWasDecided();
             first = asItIs();
         }
-        return router.on('before', (event) => {
-            // Within the application what is typed is kept anyway; leaving without issuing is said once.
-            if (
-                isIssuing ||
-                issued ||
-                !isChanged() ||
-                event.detail.visit.method !== 'get' ||
-                event.detail.visit.url.pathname === location.pathname
-            )
-                return true;
-            return confirm('This programme is not issued. It is kept in this tab; go on?');
-        });
     });
 
     const asItIs = (): string => JSON.stringify([bench.draft().items, $state.snapshot(rest)]);
@@ -374,6 +363,7 @@
             {/each}
         </div>
     </form>
+    <Unissued isUnissued={() => !isIssuing && !issued && isChanged()} />
 </Room>
 
 <style>

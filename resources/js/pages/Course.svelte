@@ -268,7 +268,7 @@
                     class="text-muted"
                 >
                     None yet.
-                </p>{:else}<PracticeTable {practices} />{/if}
+                </p>{:else}<PracticeTable {practices} patientId={patient.id} />{/if}
         </section>
     {/if}
 </Room>

@@ -3,6 +3,8 @@
     import { Link } from '@inertiajs/svelte';
     import Lifted from '../components/Lifted.svelte';
     import PatientBar from '../components/PatientBar.svelte';
+    import AskWhy from '../components/asking/AskWhy.svelte';
+    import Away from '../components/record/Away.svelte';
     import Details from '../components/record/Details.svelte';
     import Responsible from '../components/record/Responsible.svelte';
     import RedFlagActions from '../components/RedFlagActions.svelte';
@@ -25,6 +27,8 @@
         sessions,
         versions,
         practices,
+        archived,
+        joins,
         lifted,
         responsible,
         shared_with,
@@ -32,6 +36,9 @@
         colleagues,
         trail,
     }: RecordProps = $props();
+
+    const valueOf = (each: RecordProps['measurements'][number]): string =>
+        each.words && (each.how.includes('two hands') || each.how.includes('watched')) ? each.words : each.value;
 </script>
 
 <Room title="Record of {patient.name}">
@@ -43,21 +50,31 @@
                 {#each sessions as session (session.id)}
                     <article class="border-t border-rule py-2">
                         <p class="flex items-baseline gap-3">
-                            <Link
-                                class="linklike"
-                                href="/patients/{patient.id}/sessions/{session.id}/{session.note === null
-                                    ? 'brief'
-                                    : 'note'}">Session {session.number}</Link
-                            >
+                            {#if session.dropped}<s>Session {session.number}</s>
+                            {:else}<Link
+                                    class="linklike"
+                                    href="/patients/{patient.id}/sessions/{session.id}/{session.note === null
+                                        ? 'brief'
+                                        : 'note'}">Session {session.number}</Link
+                                >{/if}
                             {session.on}
                             <span class="text-muted"
-                                >with {session.by}{session.signed_by
-                                    ? `, signed by ${session.signed_by}`
-                                    : ', open'}{session.amendments > 0
+                                >with {session.by}{session.dropped
+                                    ? ''
+                                    : session.signed_by
+                                      ? `, signed by ${session.signed_by}`
+                                      : ', open'}{session.amendments > 0
                                     ? `, ${plural(session.amendments, 'amendment', 'amendments')}`
                                     : ''}</span
                             >
                         </p>
+                        {#if session.dropped}<p class="text-[0.95rem]">
+                                Dropped by {session.dropped.by}: {session.dropped.reason}
+                            </p>
+                            {#if session.dropped.typed}<details>
+                                    <summary class="cursor-pointer text-reed">read what was typed in it</summary>
+                                    <p class="mt-1 text-[0.95rem] whitespace-pre-line">{session.dropped.typed}</p>
+                                </details>{/if}{/if}
                         {#if session.note}<details>
                                 <summary class="cursor-pointer text-reed">read the note</summary>
                                 <p class="mt-1 text-[0.95rem] whitespace-pre-line">{session.note}</p>
@@ -75,9 +92,9 @@
                         <Link class="linklike" href="/patients/{patient.id}/versions/{version.number}{version.query}"
                             >Version {version.number}</Link
                         >
-                        {version.on}, {version.by}: {version.items}{#if version.reason}<span class="block text-muted"
-                                >{version.reason}</span
-                            >{/if}
+                        {version.on}, {version.by}: {version.items}{#if version.withdrawn}<span
+                                class="block font-semibold">{version.withdrawn}</span
+                            >{/if}{#if version.reason}<span class="block text-muted">{version.reason}</span>{/if}
                     </p>{:else}<p class="text-muted">None yet.</p>{/each}
                 <p class="border-t border-rule py-1.5">
                     <Link class="linklike" href="/patients/{patient.id}"
@@ -94,19 +111,28 @@
                                 ><tr
                                     ><th scope="col">Measure</th><th scope="col">Value</th><th scope="col">How</th><th
                                         scope="col">When</th
-                                    ></tr
+                                    ><th scope="col">A mistake</th></tr
                                 ></thead
                             >
                             <tbody
                                 >{#each measurements as each, index (index)}<tr class="border-t border-rule align-top"
                                         ><th scope="row" class="py-1 pr-3 text-left font-semibold">{each.label}</th><td
                                             class="pr-3"
-                                            >{each.words &&
-                                            (each.how.includes('two hands') || each.how.includes('watched'))
-                                                ? each.words
-                                                : each.value}</td
+                                            ><span class={each.struck ? 'line-through' : ''}>{valueOf(each)}</span
+                                            >{#if each.struck}<span class="block text-muted">{each.struck}</span
+                                                >{/if}</td
                                         ><td class="pr-3 text-muted">{each.how}</td><td
                                             class="whitespace-nowrap text-muted">{each.on}, {each.by}</td
+                                        ><td class="pl-3 text-right"
+                                            >{#if !each.struck}<AskWhy
+                                                    url="/patients/{patient.id}/measurements/{each.id}/strike"
+                                                    opener="Strike"
+                                                    of="{each.label} {each.value} of {each.on}"
+                                                    title="Strike {each.label.toLowerCase()}, {each.value}"
+                                                    text="It stays readable here with your reason and counts nowhere.
+                                                        A red flag that it opened stays until you have looked."
+                                                    button="Strike it"
+                                                />{/if}</td
                                         ></tr
                                     >{/each}</tbody
                             >
@@ -129,8 +155,14 @@
                 {#each screenings as past, index (index)}<p class="border-t border-rule py-1.5">
                         <strong>{past.on}</strong>
                         <span class="text-muted"
-                            >by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span
+                            >by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}{past.is_corrected
+                                ? '; corrected since'
+                                : ''}</span
                         ><span class="block">{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span>
+                        {#if past.correction}<span class="block"
+                                >A correction: {past.correction.reason}
+                                <span class="text-muted">{past.correction.changes.join('; ')}</span></span
+                            >{/if}
                     </p>{:else}<p class="text-muted">None yet.</p>{/each}
             </section>
             {#if trail}<section aria-labelledby="trail">
@@ -142,6 +174,7 @@
             <RedFlagActions {patient} flags={red_flags} {exercises} />
             <Details patientId={patient.id} {details} {time_zones} {languages} addedOn={added_on} />
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />
+            <Away patientId={patient.id} name={patient.name} {archived} {joins} />
         </div>
     </div>
 </Room>

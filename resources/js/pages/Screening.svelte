@@ -6,6 +6,7 @@
     import RedFlagActions from '../components/RedFlagActions.svelte';
     import Room from '../components/Room.svelte';
     import ScreeningQuestion from '../components/ScreeningQuestion.svelte';
+    import Field from '../components/Field.svelte';
     import { keeping } from '../lib/keeping';
     import { plural } from '../shared/format';
     import { formToken, inWords, sendJson } from '../shared/http';
@@ -32,6 +33,8 @@
         pregnancy_weeks: '',
         remark: '',
         confirms: '',
+        corrects: null as number | null,
+        correction_reason: '',
     };
     const form = useForm(untrack(() => structuredClone(empty)));
     const kept = keeping(`screening:${untrack(() => patient.id)}`);
@@ -59,12 +62,15 @@
         for (const question of group.questions) form.answers[question.key] ??= false;
     }
 
-    function again(): void {
+    /** With the id of a screening, that one is corrected. */
+    function again(corrects: number | null): void {
+        form.corrects = corrects;
         if (latest) {
             form.answers = { ...latest.answers };
             form.ends_on = { ...latest.ends_on };
             form.happened_on = { ...latest.happened_on };
             form.with_gas = latest.with_gas;
+            form.remark = corrects === null ? form.remark : (latest.remark ?? '');
             form.pregnancy_weeks = latest.pregnancy_weeks === null ? '' : String(latest.pregnancy_weeks);
         }
         asking = true;
@@ -146,6 +152,10 @@
                         ? `all ${all.length} questions answered`
                         : `${all.length - latest.new_questions} of ${all.length} questions answered`}
                 </p>
+                {#if history[0]?.correction}<p class="mt-1">
+                        A correction: {history[0].correction.reason}
+                        <span class="text-muted">{history[0].correction.changes.join('; ')}</span>
+                    </p>{/if}
                 {#if latest.new_questions > 0}<p class="mt-2 font-semibold text-clay" role="status">
                         {isNew(latest.new_questions)} answered: screen again, the other answers stay.
                     </p>{/if}
@@ -172,7 +182,10 @@
                 <div class="mt-5 flex gap-3">
                     {#if patient.obstacle === null}<Button href="/patients/{patient.id}/bench">To the Bench</Button
                         >{/if}
-                    <Button outline onclick={again}>Anything new? Screen again</Button>
+                    <Button outline onclick={() => again(null)}>Anything new? Screen again</Button>
+                    {#if latest.can_be_corrected}<button type="button" class="linklike" onclick={() => again(latest.id)}
+                            >A wrong answer? Correct it</button
+                        >{/if}
                 </div>
             </div>
             <RedFlagActions {patient} flags={red_flags} {exercises} />
@@ -187,7 +200,7 @@
                                 >by {past.by}{past.from_patient ? ', from the patient’s own answers' : ''}</span
                             ><span class="block"
                                 >{past.yes.length > 0 ? past.yes.join('; ') : 'every answer was no'}</span
-                            >
+                            >{#if past.is_corrected}<span class="block text-muted">corrected since</span>{/if}
                         </li>{/each}
                 </ul>
             </details>
@@ -267,14 +280,28 @@
                     </div>
                 </fieldset>
             {/each}
+            {#if form.corrects !== null}<div class="mb-4 max-w-[46rem]">
+                    <Field
+                        id="correction_reason"
+                        label="What was answered by mistake"
+                        error={form.errors.correction_reason}
+                        >{#snippet children(attributes)}<Input
+                                bind:value={form.correction_reason}
+                                {...attributes}
+                            />{/snippet}</Field
+                    >
+                </div>{/if}
             <label class="block max-w-[46rem] font-semibold" for="remark">Remark (optional, stored encrypted)</label>
             <Textarea id="remark" rows={2} class="mt-1 w-full max-w-[46rem]" bind:value={form.remark} />
             <div class="sticky bottom-0 mt-4 flex items-center gap-5 border-t border-ink bg-paper py-3">
-                <Button type="submit" disabled={form.processing}>Keep the screening</Button>
+                <Button type="submit" disabled={form.processing}
+                    >{form.corrects === null ? 'Keep the screening' : 'Keep the correction'}</Button
+                >
                 {#if latest}<Button
                         outline
                         onclick={() => {
                             asking = false;
+                            form.reset();
                             kept.forget();
                         }}>Leave it as it was</Button
                     >{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import AskWhy from '../components/asking/AskWhy.svelte';
     import Numbers from '../components/bench/Numbers.svelte';
     import SheetLinks from '../components/SheetLinks.svelte';
     import PatientBar from '../components/PatientBar.svelte';
@@ -17,12 +18,15 @@
         item.props.length > 0 ? `${item.position}, with ${item.props.join(', ')}` : item.position;
 </script>
 
-<Room title="IssuedVersion {version.number} for {patient.name}">
+<Room title="Version {version.number} for {patient.name}">
     <PatientBar {patient} here="version" note="version {version.number}, as issued" />
     <p class="pt-4">
         Issued by {version.by} on {version.issued_on}. In force from {inForce}; review {version.review_on}. Rated before
         and after: {version.rated_symptom}. School: {version.school}.
     </p>
+    {#if version.withdrawn}<p class="mt-2 border-l-4 border-clay bg-card px-4 py-2 font-semibold">
+            {version.withdrawn}
+        </p>{/if}
     {#if version.goal}<p class="mt-1">
             Goal: {version.goal.words ? `“${version.goal.words}”, ` : ''}{version.goal.summary}.
         </p>{/if}
@@ -35,6 +39,14 @@
             href="/patients/{patient.id}/versions/{version.number}/programme.json{version.query}"
             download>Programme as a file</a
         >
+        {#if version.can_be_withdrawn}<AskWhy
+                url="/patients/{patient.id}/versions/{version.number}/withdraw"
+                opener="Withdraw it"
+                title="Withdraw version {version.number}"
+                text="Possible today, while nothing of it has been practised. What was in force before is in force
+                    again; this version stays readable."
+                button="Withdraw it"
+            />{/if}
     </p>
     {#each version.items as item (item.lineage)}
         <section class="mt-5 border-t border-ink pt-4">

@@ -93,6 +93,8 @@ export interface CourseStop {
 
 export interface CoursePractice {
     uuid: string;
+    /** Entered from the printed sheet, and can be taken back. */
+    from_paper: boolean;
     on: string;
     exercise: string;
     version: number;

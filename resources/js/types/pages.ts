@@ -4,6 +4,9 @@ export interface PatientHead {
     id: string;
     name: string;
     age: number;
+    /** Said where two patients have one name. */
+    born: string | null;
+    archived_on: string | null;
     flags: string[];
     minutes_a_day: number | null;
     today: string;

@@ -176,6 +176,10 @@ export interface IssuedVersion {
     /** Leads to the version of a closed programme. */
     query: string;
     finding_reasons: { rule: string; message: string; reason: string; by: string; on: string }[];
+    /** By whom and why, once it was. */
+    withdrawn: string | null;
+    /** Today, while nothing of it has been practised. */
+    can_be_withdrawn: boolean;
 }
 
 export interface KeptLine {

@@ -33,7 +33,17 @@ export interface RecordProps {
     screenings: PastScreening[];
     red_flags: RedFlagAnswer[];
     exercises: PausedExercise[];
-    measurements: { label: string; value: string; words: string | null; how: string; on: string; by: string }[];
+    measurements: {
+        id: number;
+        /** By whom and why, once it counts no more. */
+        struck: string | null;
+        label: string;
+        value: string;
+        words: string | null;
+        how: string;
+        on: string;
+        by: string;
+    }[];
     questionnaires: QuestionnaireView[];
     sessions: {
         id: string;
@@ -43,6 +53,8 @@ export interface RecordProps {
         note: string | null;
         signed_by: string | null;
         amendments: number;
+        /** Begun by mistake: why, and what was typed in it. */
+        dropped: { reason: string | null; by: string | null; typed: string } | null;
     }[];
     versions: {
         id: number;
@@ -52,13 +64,37 @@ export interface RecordProps {
         by: string;
         reason: string | null;
         items: string;
+        withdrawn: string | null;
     }[];
     /** Pauses that were lifted, and what was found. */
     lifted: LiftedPause[];
     practices: number;
+    archived: { on: string; reason: string | null } | null;
+    joins: { on: string; by: string; reason: string }[];
     responsible: Person;
     shared_with: Person[];
     handovers: HandoverLine[];
     colleagues: Person[];
     trail: TrailLine[] | null;
+}
+
+/** One of two records that may be the same person's. */
+export interface JoinSide {
+    id: string;
+    name: string;
+    added_on: string;
+    with: string;
+    contact: string | null;
+    sessions: number;
+    practices: number;
+    screened_on: string | null;
+    running: boolean;
+    devices: number;
+}
+
+export interface JoinProps {
+    patient: PatientHead;
+    mine: JoinSide;
+    /** keeps: the name under which both go on; differs: what the latest screenings answer differently. */
+    others: (JoinSide & { keeps: string; differs: { question: string; mine: string; theirs: string }[] })[];
 }

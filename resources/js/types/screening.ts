@@ -26,6 +26,9 @@ export interface PausedExercise {
     name: string;
 }
 export interface LatestScreening {
+    id: number;
+    /** On the day itself a mistake in it is corrected; later it is a new screening. */
+    can_be_corrected: boolean;
     on: string;
     by: string;
     remark: string | null;
@@ -52,4 +55,6 @@ export interface PastScreening {
     by: string;
     from_patient: boolean;
     yes: string[];
+    correction: { reason: string | null; changes: string[] } | null;
+    is_corrected: boolean;
 }

@@ -61,7 +61,7 @@ final class RoomsTest extends TestCase
             'Http' => 'Actions Catalogue Device Facts Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
                 .'Pages/Course Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared',
             'Console' => 'Actions Facts Guard Language Models',
-            'Providers' => 'Guard Mail Models Policies',
+            'Providers' => 'Facts Guard Mail Models Policies',
         ],
         'resources/js' => [
             'shared' => '',

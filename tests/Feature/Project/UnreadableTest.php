@@ -23,11 +23,13 @@ final class UnreadableTest extends TestCase
 
     /** Every encrypted column that a page reads, by table. */
     private const SEALED = [
-        'session_notes' => ['text'], 'note_amendments' => ['text', 'reason'], 'asked_forms' => ['answers'], 'diary_entries' => ['content'],
+        'session_notes' => ['text'], 'note_amendments' => ['text', 'reason'], 'asked_forms' => ['answers'], 'diary_entries' => ['content', 'struck_reason'],
         'red_flag_actions' => ['action'], 'finding_reasons' => ['message', 'reason'], 'pauses' => ['looked_at', 'reason'], 'decisions' => ['reason'],
-        'patients' => ['contact', 'checked_facts'], 'new_findings' => ['message', 'looked_at'], 'kept_asides' => ['body'],
-        'practices' => ['remark'], 'session_steps' => ['content'], 'handovers' => ['reason'], 'screenings' => ['remark'],
-        'programmes' => ['outcome_note'], 'programme_versions' => ['reason', 'goal', 'patient_note'], 'access_trail' => ['detail'],
+        'patients' => ['contact', 'checked_facts', 'archive_reason'], 'new_findings' => ['message', 'looked_at'], 'kept_asides' => ['body'],
+        'practices' => ['remark', 'struck_reason'], 'measurements' => ['struck_reason'], 'home_checks' => ['struck_reason'],
+        'habit_ticks' => ['struck_reason'], 'care_sessions' => ['drop_reason'], 'record_joins' => ['reason'],
+        'session_steps' => ['content'], 'handovers' => ['reason'], 'screenings' => ['remark', 'correction_reason'],
+        'programmes' => ['outcome_note'], 'programme_versions' => ['reason', 'goal', 'patient_note', 'withdrawn_reason'], 'access_trail' => ['detail'],
         'outgoing_mails' => ['to', 'subject', 'text'], 'caseload_lines' => ['line'],
     ];
 

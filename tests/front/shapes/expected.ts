@@ -15,7 +15,7 @@ import type {
     VersionProps,
     VoiceProps,
 } from '../../../resources/js/types/props';
-import type { RecordProps } from '../../../resources/js/types/record';
+import type { JoinProps, RecordProps } from '../../../resources/js/types/record';
 import type { StepShown } from '../../../resources/js/types/session';
 import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from '../../../resources/js/patient/types';
 import type * as Sent from './sent';
@@ -30,6 +30,7 @@ export type Pages = [
     Is<Sent.SentClinic, ClinicProps>,
     Is<Sent.SentCourse, CourseProps>,
     Is<Sent.SentExercises, ExercisesProps>,
+    Is<Sent.SentJoinRecords, JoinProps>,
     Is<Sent.SentMeasure, MeasureProps>,
     Is<Sent.SentOutbox, OutboxProps>,
     Is<Sent.SentPatientNew, PatientNewProps>,

@@ -29,6 +29,8 @@ export type SentAccess = {
     };
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -661,6 +663,8 @@ export type SentBench = {
     measured: Record<string, number>;
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -1009,6 +1013,8 @@ export type SentCourse = {
     };
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -1043,6 +1049,7 @@ export type SentCourse = {
         before: null | number;
         effort: null | number;
         exercise: string;
+        from_paper: false;
         got: string;
         on: string;
         remark: null | string;
@@ -1639,6 +1646,42 @@ export type SentExercises = {
     };
 };
 
+export type SentJoinRecords = {
+    mine: {
+        added_on: string;
+        contact: null | string;
+        devices: number;
+        id: string;
+        name: string;
+        practices: number;
+        running: boolean;
+        screened_on: null | string;
+        sessions: number;
+        with: string;
+    };
+    others: [];
+    patient: {
+        age: number;
+        archived_on: null;
+        born: null;
+        flags: string[];
+        has_programme: boolean;
+        id: string;
+        minutes_a_day: null | number;
+        name: string;
+        obstacle: null | string;
+        open_session: null;
+        today: string;
+    };
+    today: string;
+    who: {
+        clinic: string;
+        is_lead: boolean;
+        key: string;
+        name: string;
+    };
+};
+
 export type SentMeasure = {
     desk: {
         exercises: {
@@ -1767,6 +1810,8 @@ export type SentMeasure = {
     };
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -1817,6 +1862,7 @@ export type SentPatientNew = {
 
 export type SentRecord = {
     added_on: string;
+    archived: null;
     colleagues: [{
         id: number;
         name: string;
@@ -1841,6 +1887,7 @@ export type SentRecord = {
         name: string;
     }[];
     handovers: [];
+    joins: [];
     languages: [{
         label: string;
         value: 'en';
@@ -1855,13 +1902,17 @@ export type SentRecord = {
     measurements: ({
         by: string;
         how: string;
+        id: number;
         label: string;
         on: string;
+        struck: null;
         value: string;
         words: null | string;
     })[];
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -1952,13 +2003,16 @@ export type SentRecord = {
     };
     screenings: {
         by: string;
+        correction: null;
         from_patient: false;
+        is_corrected: false;
         on: string;
         yes: string[];
     }[];
     sessions: {
         amendments: 0;
         by: string;
+        dropped: null;
         id: string;
         note: string;
         number: number;
@@ -1985,6 +2039,7 @@ export type SentRecord = {
         on: string;
         query: string;
         reason: null | string;
+        withdrawn: null;
     })[];
     who: {
         clinic: string;
@@ -2336,15 +2391,19 @@ export type SentScreening = {
     has_device: boolean;
     history: {
         by: string;
+        correction: null;
         from_patient: false;
+        is_corrected: false;
         on: string;
         yes: string[];
     }[];
     latest: null | {
         answers: Record<string, boolean>;
         by: string;
+        can_be_corrected: boolean;
         ends_on: Record<string, never>;
         happened_on: Record<string, never>;
+        id: number;
         new_questions: 0;
         on: string;
         pregnancy_weeks: null | number;
@@ -2353,6 +2412,8 @@ export type SentScreening = {
     };
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -2404,6 +2465,8 @@ export type SentSession = {
     };
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: true;
         id: string;
@@ -3393,6 +3456,8 @@ export type SentToToday = {
 export type SentVersion = {
     patient: {
         age: number;
+        archived_on: null;
+        born: null;
         flags: string[];
         has_programme: boolean;
         id: string;
@@ -3405,6 +3470,7 @@ export type SentVersion = {
     today: string;
     version: {
         by: string;
+        can_be_withdrawn: false;
         ends_on: null | string;
         finding_reasons: [];
         goal: null | {
@@ -3529,6 +3595,7 @@ export type SentVersion = {
         reason: null | string;
         review_on: string;
         school: string;
+        withdrawn: null;
     };
     who: {
         clinic: string;

@@ -25,7 +25,7 @@ final class PagesController
 {
     public function today(#[CurrentUser('device')] Device $device): JsonResponse
     {
-        return response()->json(TodayOf::patient($device->patient, now()));
+        return response()->json(TodayOf::patient($device->patient, now(), $device->owner()));
     }
 
     /** At hand before the PIN: it may be needed in a hurry. */
@@ -33,7 +33,7 @@ final class PagesController
     {
         abort_unless(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.first'));
 
-        return response()->json(TodayOf::beforeThePin($device->patient));
+        return response()->json(TodayOf::beforeThePin($device->patient, $device->owner()));
     }
 
     public function diary(#[CurrentUser('device')] Device $device): JsonResponse

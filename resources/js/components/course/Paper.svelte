@@ -40,8 +40,8 @@
     <form class="mt-2" onsubmit={enter} novalidate>
         <p class="text-[0.925rem] text-muted">
             How many more were ticked each day than are known here. They count in full, without ratings, and are marked
-            as paper; they cannot be taken back. If a symptom is written beside one, choose it: the last practice of
-            that day was stopped for it, and pauses as any stop does.
+            as paper; one that was never made is taken back under Latest practices. If a symptom is written beside one,
+            choose it: the last practice of that day was stopped for it, and pauses as any stop does.
         </p>
         <Wide label="Ticks by day">
             <table class="text-[0.875rem]">

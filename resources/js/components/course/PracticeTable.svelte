@@ -1,8 +1,9 @@
 <script lang="ts">
     import Wide from '../Wide.svelte';
+    import AskWhy from '../asking/AskWhy.svelte';
     import type { CoursePractice } from '../../types/course';
 
-    let { practices }: { practices: CoursePractice[] } = $props();
+    let { practices, patientId }: { practices: CoursePractice[]; patientId: string } = $props();
 
     const HEADS = ['When', 'Anchor', 'Got', 'Before → after', 'Effort', 'Smooth', 'What was said'];
 
@@ -32,7 +33,18 @@
                                 ? ': '
                                 : ''}{/if}{practice.slight_symptom
                             ? 'something slight that passed. '
-                            : ''}{practice.remark ?? ''}</td
+                            : ''}{practice.remark ?? ''}{#if practice.from_paper}<span class="text-muted"
+                                >from paper</span
+                            >
+                            <AskWhy
+                                url="/patients/{patientId}/practices/{practice.uuid}/strike"
+                                opener="Take it back"
+                                of="the practice of {practice.on}"
+                                title="Take back a practice from paper"
+                                text="It counts no more; the Trail keeps that it was there. A pause that it made
+                                    stays until you have looked."
+                                button="Take it back"
+                            />{/if}</td
                     >
                 </tr>
             {/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
     import { onMount } from 'svelte';
+    import AskWhy from '../asking/AskWhy.svelte';
     import { clock } from '../../shared/format';
     import type { PatientHead } from '../../types/pages';
     import type { SessionHeadView } from '../../types/session';
@@ -28,11 +29,20 @@
 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-4 pb-2">
     <h1 class="text-[1.45rem]"><Link href="/patients/{patient.id}">{patient.name}</Link></h1>
     <span class="text-muted"
-        >{patient.age} · session {session.number} · <span class="tabular-nums">{when}</span>{note
-            ? ` · ${note}`
-            : ''}</span
+        >{patient.age}{patient.born ? `, born ${patient.born}` : ''} · session {session.number} ·
+        <span class="tabular-nums">{when}</span>{note ? ` · ${note}` : ''}</span
     >
     {#each patient.flags as flag (flag)}<span class="chip">{flag}</span>{/each}
+    {#if !session.closed_on}<span class="ml-auto text-[0.925rem]"
+            ><AskWhy
+                url="/patients/{patient.id}/sessions/{session.id}/drop"
+                opener="Begun by mistake"
+                title="Drop session {session.number}"
+                text="The session counts no more. What was typed in it stays readable in the record; what was
+                    measured stands until you strike it there."
+                button="Drop the session"
+            /></span
+        >{/if}
 </div>
 <nav aria-label="Steps of the session" class="grid grid-cols-8 border-t border-ink">
     {#each session.steps as step, index (step.key)}
