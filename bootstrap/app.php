@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Guard\DeviceGuard;
 use App\Guard\OurHosts;
 use App\Guard\Problems;
 use App\Http\Controllers\UpController;
@@ -16,6 +17,7 @@ use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\StartSession as LaravelsStartSession;
 use Illuminate\Support\Facades\Route;
@@ -47,7 +49,10 @@ return Application::configure(basePath: dirname(__DIR__))
             FromOurPages::class,
             SubstituteBindings::class,
         ]);
-        $middleware->redirectGuestsTo('/sign-in');
+        // Who comes by the bare address with a patient's device means their practice.
+        $middleware->redirectGuestsTo(
+            fn (Request $request) => $request->is('/') && DeviceGuard::deviceOf($request) !== null ? '/my' : '/sign-in',
+        );
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

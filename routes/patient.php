@@ -13,12 +13,14 @@ use Illuminate\Support\Facades\Route;
 // Version 1 of the patient's addresses. Everything speaks JSON.
 Route::post('/access', [AccessController::class, 'store']);
 Route::get('/me', [AccessController::class, 'show']);
+Route::post('/turn', [AccessController::class, 'turn']);
 
 // What has waited on a device is taken with its credential alone, also after it was signed out: then it is kept aside.
 Route::post('/outbox', OutboxController::class);
 
 Route::middleware('auth:device')->group(function () {
     Route::post('/consent', [AccessController::class, 'consent']);
+    Route::post('/consent/declined', [AccessController::class, 'decline']);
     Route::post('/pin', [PinController::class, 'store']);
     Route::post('/unlock', [PinController::class, 'unlock']);
     Route::post('/lock', [PinController::class, 'lock']);
@@ -32,6 +34,8 @@ Route::middleware('auth:device')->group(function () {
         }
         Route::get('/sheet.pdf', [PagesController::class, 'sheetPdf']);
         Route::get('/devices', [DeviceController::class, 'index']);
+        Route::put('/pin', [PinController::class, 'change']);
+        Route::put('/devices/{id}', [DeviceController::class, 'update'])->where('id', '\d{1,15}');
         Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->where('id', '\d{1,15}');
     });
 });

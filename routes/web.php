@@ -39,6 +39,7 @@ use App\Http\Controllers\SheetController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\VersionController;
 use App\Http\Middleware\LeavesTrail;
+use App\Http\Middleware\OnceOnly;
 use App\Http\Middleware\SessionHolds;
 use Illuminate\Support\Facades\Route;
 
@@ -58,7 +59,7 @@ Route::middleware('guest:practitioner')->group(function () {
 
 Route::post('/sign-out', [SignInController::class, 'destroy'])->middleware('auth:practitioner');
 
-Route::middleware(['auth:practitioner', SessionHolds::class, LeavesTrail::class])->group(function () {
+Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, LeavesTrail::class])->group(function () {
     Route::prefix('/account')->group(function () {
         Route::get('/', [AccountController::class, 'show']);
         Route::put('/details', [AccountController::class, 'details']);

@@ -17,6 +17,11 @@ final class DeviceGuard
 {
     public const COOKIE = 'ivory_pace_device';
 
+    /** Credentials of others who use the same tablet, each behind their own PIN. */
+    public const OTHERS = 'ivory_pace_others';
+
+    private const MOST_OTHERS = 5;
+
     private const DAYS = 400;
 
     public static function deviceOf(Request $request, bool $signedOutToo = false): ?Device
@@ -28,6 +33,41 @@ final class DeviceGuard
 
         return Device::query()->with('patient')->when(! $signedOutToo, fn ($query) => $query->whereNull('revoked_at'))
             ->firstWhere('credential_hash', self::hash($credential));
+    }
+
+    /** @return array<string, Device> by credential: of others, who may take their turn here */
+    public static function others(Request $request): array
+    {
+        $kept = json_decode(self::text($request, self::OTHERS), true);
+        $credentials = array_slice(array_filter(is_array($kept) ? $kept : [], is_string(...)), 0, self::MOST_OTHERS);
+        $here = self::deviceOf($request);
+        $devices = [];
+        foreach ($credentials === [] ? [] : Device::query()->with('patient')->whereNull('revoked_at')
+            ->whereIn('credential_hash', array_map(self::hash(...), $credentials))->get() as $device) {
+            foreach ($credentials as $credential) {
+                if (self::hash($credential) === $device->credential_hash && ! $device->is($here)) {
+                    $devices[$credential] = $device;
+                }
+            }
+        }
+
+        return $devices;
+    }
+
+    /**
+     * Who was here before is kept beside, unless the new one is the same person's.
+     *
+     * @param  Device  $new  whose turn it is
+     */
+    public static function keepOthers(Request $request, Device $new): HttpCookie
+    {
+        $here = self::deviceOf($request);
+        $all = [
+            ...($here === null ? [] : [self::text($request, self::COOKIE) => $here]), ...self::others($request),
+        ];
+        $kept = array_filter($all, fn (Device $each) => $each->patient_id !== $new->patient_id);
+
+        return self::make(self::OTHERS, (string) json_encode(array_slice(array_keys($kept), 0, self::MOST_OTHERS)));
     }
 
     public static function newCredential(): string
@@ -42,8 +82,20 @@ final class DeviceGuard
 
     public static function cookie(string $credential): HttpCookie
     {
+        return self::make(self::COOKIE, $credential);
+    }
+
+    private static function text(Request $request, string $cookie): string
+    {
+        $value = $request->cookie($cookie);
+
+        return is_string($value) ? $value : '';
+    }
+
+    private static function make(string $name, string $value): HttpCookie
+    {
         return Cookie::make(
-            self::COOKIE, $credential, self::DAYS * 24 * 60,
+            $name, $value, self::DAYS * 24 * 60,
             secure: config()->boolean('session.secure'), httpOnly: true, sameSite: 'strict',
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Guard;
 
 use ErrorException;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
@@ -40,6 +41,9 @@ final class Problems
             NoValue::is($problem) => self::answer(422, null, $request),
             default => null,
         });
+        // A page stays where it is, with what was typed; it asks to sign in again and goes on.
+        $exceptions->render(fn (AuthenticationException $problem, Request $request) => $request->header('X-Inertia') !== null
+            ? self::answer(401, null, $request) : null);
         // A list where one text is read.
         $exceptions->render(fn (ErrorException $problem, Request $request) => $problem->getMessage() === 'Array to string conversion'
             ? self::answer(422, null, $request) : null);

@@ -50,6 +50,12 @@ final class Practitioner extends Authenticatable
         return $this->belongsTo(Clinic::class);
     }
 
+    /** What is typed and kept in a browser is bound to it; it tells nothing by itself. */
+    public function keyOfDrafts(): string
+    {
+        return substr(hash_hmac('sha256', "drafts of {$this->id}", config()->string('app.key')), 0, 16);
+    }
+
     public function hasSecondFactor(): bool
     {
         return $this->second_factor_at !== null;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 // What went wrong and what to do, by the status of the answer.
 return [
-    401 => ['title' => 'Please sign in', 'text' => 'You have been signed out. What you typed is still on the page: sign in again in another tab, then go on.'],
+    401 => ['title' => 'Please sign in', 'text' => 'You have been signed out. What you typed is still on the page.'],
     403 => ['title' => 'Not yours to open', 'text' => 'This belongs to another clinic or needs another sign-in.'],
     404 => ['title' => 'Nothing here', 'text' => 'There is no such page, or it is not yours to open.'],
     405 => ['title' => 'Nothing here', 'text' => 'This address cannot be opened like that.'],
-    419 => ['title' => 'Signed out meanwhile', 'text' => 'Your sign-in ended while the page was open. What you typed is still there: sign in again in another tab, then try again.'],
+    419 => ['title' => 'Signed out meanwhile', 'text' => 'Your sign-in ended while the page was open. What you typed is still there; sign in again, then go on.'],
     415 => ['title' => 'Not understood', 'text' => 'This was sent in a form that is not read here.'],
     422 => ['title' => 'Could not be read', 'text' => 'Something in it could not be read or is out of range. Nothing was stored, and what you typed is still on the page: look through it and try again.'],
     423 => ['title' => 'Locked', 'text' => 'Type your PIN first.'],

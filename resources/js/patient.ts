@@ -1,8 +1,10 @@
 import { mount } from 'svelte';
 import '../css/patient.css';
 import App from './patient/App.svelte';
+import { followTheSystem } from './shared/nightPaper';
 import { settings, showSettings } from './patient/keeping/settings';
 
+followTheSystem();
 showSettings(settings());
 const target = document.getElementById('app');
 if (target) mount(App, { target });

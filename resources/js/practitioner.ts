@@ -1,11 +1,15 @@
 import { createInertiaApp, type ResolvedComponent } from '@inertiajs/svelte';
 import '../css/practitioner.css';
+import { followTheFocus } from './lib/focus';
 import { takeSecretOutOfTheAddress } from './lib/secret';
+import { followTheSystem } from './shared/nightPaper';
 import { belongsTo } from './lib/tab';
 
 const pages = import.meta.glob<ResolvedComponent>('./pages/*.svelte');
 
 takeSecretOutOfTheAddress();
+followTheFocus();
+followTheSystem();
 
 void createInertiaApp({
     nonce: document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content,

@@ -11,6 +11,7 @@ use App\Http\Middleware\SessionHolds;
 use App\Http\Requests\SignInRequest;
 use App\Models\Practitioner;
 use App\Models\TrailKind;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -26,6 +27,8 @@ final class SignInController
 
     private const MINUTES = 5;
 
+    private const TOO_LONG = 'That took too long. Sign in again.';
+
     public function __construct(private readonly Trail $trail)
     {
     }
@@ -35,7 +38,7 @@ final class SignInController
         return Inertia::render('SignIn');
     }
 
-    public function store(SignInRequest $request): RedirectResponse
+    public function store(SignInRequest $request): RedirectResponse|JsonResponse
     {
         $who = $request->authenticate($this->trail);
         if (! $who->hasSecondFactor()) {
@@ -43,7 +46,7 @@ final class SignInController
         }
         $request->session()->put(self::HALF_WAY, ['id' => $who->id, 'until' => now()->addMinutes(self::MINUTES)->getTimestamp()]);
 
-        return redirect('/sign-in/code');
+        return $request->expectsJson() ? response()->json(['key' => null, 'needs_code' => true]) : redirect('/sign-in/code');
     }
 
     public function code(Request $request): Response|RedirectResponse
@@ -51,11 +54,13 @@ final class SignInController
         return $this->halfWay($request) === null ? redirect('/sign-in') : Inertia::render('SignInCode');
     }
 
-    public function acceptCode(Request $request, SecondFactor $factor): RedirectResponse
+    public function acceptCode(Request $request, SecondFactor $factor): RedirectResponse|JsonResponse
     {
         $who = $this->halfWay($request);
         if ($who === null) {
-            return redirect('/sign-in')->withErrors(['email' => 'That took too long. Sign in again.']);
+            $this->tookTooLong($request);
+
+            return redirect('/sign-in')->withErrors(['email' => self::TOO_LONG]);
         }
         $request->validate(['code' => ['required', 'string', 'max:40']], ['code.required' => 'Type the code that your phone shows.']);
         $tries = new Tries(["code:{$who->id}" => 10], 15);
@@ -69,7 +74,7 @@ final class SignInController
         $tries->forget("code:{$who->id}");
         $answer = $this->signIn($request, $who);
 
-        return $left < 0 ? $answer : $answer->with(
+        return $left < 0 || $answer instanceof JsonResponse ? $answer : $answer->with(
             'flash', "That recovery code is used up; $left are left. Setting the second factor up again, under your name, makes new ones.",
         );
     }
@@ -89,7 +94,16 @@ final class SignInController
         return redirect('/sign-in');
     }
 
-    private function signIn(Request $request, Practitioner $who): RedirectResponse
+    /** @throws ValidationException where the window that asks again cannot be led elsewhere */
+    private function tookTooLong(Request $request): void
+    {
+        if ($request->expectsJson()) {
+            throw ValidationException::withMessages(['email' => self::TOO_LONG]);
+        }
+    }
+
+    /** A window that asks again on a page is told whose page it may be; everybody else is led on. */
+    private function signIn(Request $request, Practitioner $who): RedirectResponse|JsonResponse
     {
         $request->session()->forget(self::HALF_WAY);
         Auth::guard('practitioner')->login($who);
@@ -97,7 +111,8 @@ final class SignInController
         SessionHolds::begin($request);
         $this->trail->practitioner($who, TrailKind::SignIn, 'account/sign-in');
 
-        return redirect()->intended('/');
+        return $request->expectsJson()
+            ? response()->json(['key' => $who->keyOfDrafts(), 'needs_code' => false]) : redirect()->intended('/');
     }
 
     private function halfWay(Request $request): ?Practitioner

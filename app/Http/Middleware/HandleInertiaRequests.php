@@ -23,8 +23,7 @@ final class HandleInertiaRequests extends Middleware
             'who' => $who instanceof Practitioner
                 ? [
                     'name' => $who->name, 'clinic' => $who->clinic->name, 'is_lead' => $who->role === Role::Lead,
-                    // What is typed and kept in a browser is bound to it; it tells nothing by itself.
-                    'key' => substr(hash_hmac('sha256', "drafts of {$who->id}", config()->string('app.key')), 0, 16),
+                    'email' => $who->email, 'key' => $who->keyOfDrafts(), 'idle_minutes' => config()->integer('session.lifetime'),
                 ]
                 : null,
             'today' => $who instanceof Practitioner ? now($who->clinic->time_zone)->format('D j M') : null,

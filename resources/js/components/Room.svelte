@@ -3,6 +3,8 @@
     import type { Snippet } from 'svelte';
     import Shortcuts from './Shortcuts.svelte';
     import { clearWhatWasTyped } from '../lib/tab';
+    import { signIn } from '../lib/signIn.svelte';
+    import SignInAgain from './SignInAgain.svelte';
     import Trouble from './Trouble.svelte';
 
     interface Props {
@@ -15,15 +17,28 @@
 
     const shared = $derived(
         page.props as unknown as {
-            who: { name: string; clinic: string } | null;
+            who: { name: string; clinic: string; email: string; key: string; idle_minutes: number } | null;
             today: string | null;
             flash: string | null;
         },
     );
 
+    $effect(() => {
+        signIn.of = shared.who?.key ?? null;
+    });
+
     // After the answer: the page that is left writes what it holds once more.
     function signOut(): void {
-        router.post('/sign-out', {}, { onSuccess: clearWhatWasTyped });
+        router.post(
+            '/sign-out',
+            {},
+            {
+                onSuccess: () => {
+                    clearWhatWasTyped();
+                    signIn.signedOut();
+                },
+            },
+        );
     }
 </script>
 
@@ -64,6 +79,7 @@
     </div>
 </header>
 <Trouble />
+{#if shared.who}<SignInAgain email={shared.who.email} idleMinutes={shared.who.idle_minutes} />{/if}
 <Shortcuts />
 {#if shared.flash}
     <p class="mx-auto max-w-[1280px] px-5 pt-3 md:px-9 text-moss" role="status">{shared.flash}</p>

@@ -1,35 +1,51 @@
 <script lang="ts">
-    import { noConnection, STILL_HERE } from '../shared/http';
     import { router } from '@inertiajs/svelte';
     import { onMount } from 'svelte';
+    import { isEndedStatus, signIn } from '../lib/signIn.svelte';
+    import { noConnection, STILL_HERE } from '../shared/http';
 
     /** Shows in place what went wrong with a request of the page, so that nothing typed is lost to an error page. */
     let trouble = $state<string | null>(null);
 
+    type Visit = Parameters<Parameters<typeof router.on<'start'>>[1]>[0]['detail']['visit'];
+
     onMount(() => {
-        const stopHttp = router.on('httpException', (event) => {
-            const detail = event.detail as { response: { data?: unknown; status: number } };
-            const data = typeof detail.response.data === 'string' ? parse(detail.response.data) : detail.response.data;
-            trouble =
-                (data as { message?: string } | undefined)?.message ??
-                'Something broke. What you typed is still here; try again in a minute.';
-            event.preventDefault();
-            return false;
-        });
-        const stopNetwork = router.on('networkError', (event) => {
-            trouble = noConnection(STILL_HERE);
-            event.preventDefault();
-            return false;
-        });
-        const stopStart = router.on('success', () => {
-            trouble = null;
-        });
+        let last: Visit | null = null;
+        const stops = [
+            router.on('start', (event) => {
+                last = event.detail.visit;
+            }),
+            router.on('httpException', (event) => {
+                const { data, status } = event.detail.response as { data?: unknown; status: number };
+                event.preventDefault();
+                if (isEndedStatus(status)) void again(last);
+                else {
+                    const said = typeof data === 'string' ? parse(data) : data;
+                    trouble =
+                        (said as { message?: string } | undefined)?.message ??
+                        'Something broke. What you typed is still here; try again in a minute.';
+                }
+                return false;
+            }),
+            router.on('networkError', (event) => {
+                trouble = noConnection(STILL_HERE);
+                event.preventDefault();
+                return false;
+            }),
+            router.on('success', () => {
+                trouble = null;
+                signIn.busy();
+            }),
+        ];
         return () => {
-            stopHttp();
-            stopNetwork();
-            stopStart();
+            for (const stop of stops) stop();
         };
     });
+
+    /** What could not be done because the sign-in had ended is done once it holds again. */
+    async function again(visit: Visit | null): Promise<void> {
+        if ((await signIn.ask()) && visit) router.visit(visit.url, visit);
+    }
 
     function parse(text: string): unknown {
         try {
@@ -41,7 +57,7 @@
 </script>
 
 {#if trouble}
-    <div class="mx-auto max-w-[1280px] px-9 pt-4">
+    <div class="mx-auto max-w-[1280px] px-5 pt-4 md:px-9">
         <p role="alert" class="border-l-4 border-clay bg-card px-4 py-2.5 font-semibold text-clay">
             {trouble}
             <button

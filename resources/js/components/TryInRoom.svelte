@@ -1,7 +1,8 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { onDestroy } from 'svelte';
-    import { BACK_LATER, inWords, sendJson } from '../shared/http';
+    import { sendSignedIn } from '../lib/send';
+    import { BACK_LATER, inWords } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
     import RoomPlayer from './RoomPlayer.svelte';
 
@@ -28,7 +29,7 @@
         context = new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
         try {
-            play = await sendJson<RoomPlay>(url, 'GET');
+            play = await sendSignedIn<RoomPlay>(url, 'GET');
             isPlaying = true;
         } catch (problem) {
             void context.close();

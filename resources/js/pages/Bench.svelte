@@ -23,7 +23,8 @@
     import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
     import RoomPlayer from '../components/RoomPlayer.svelte';
-    import { STILL_HERE, formToken, inWords, noConnection, Refusal, sendJson } from '../shared/http';
+    import { sendSignedIn } from '../lib/send';
+    import { STILL_HERE, inWords, noConnection, Refusal } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
     import type { TechniqueChoice } from '../types/pages';
     import type { BenchProps } from '../types/props';
@@ -204,12 +205,7 @@
                 finding_reasons: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.text)),
                 finding_causes: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.cause)),
             };
-            const { go_to } = await sendJson<{ go_to: string }>(
-                `/patients/${patient.id}/versions`,
-                'POST',
-                order,
-                formToken(),
-            );
+            const { go_to } = await sendSignedIn<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order);
             issued = true;
             bench.forget();
             router.visit(go_to);

@@ -6,7 +6,8 @@
     import Room from '../components/Room.svelte';
     import TryInRoom from '../components/TryInRoom.svelte';
     import { clock } from '../shared/format';
-    import { ON_THIS_PAGE, formToken, inWords, Refusal, sendJson } from '../shared/http';
+    import { sendSignedIn } from '../lib/send';
+    import { ON_THIS_PAGE, inWords, Refusal } from '../shared/http';
     import { keeping } from '../lib/keeping';
     import type { RoutineFigures } from '../types/exercises';
     import type { RoutineEditProps, RoutineStepFields } from '../types/props';
@@ -47,7 +48,7 @@
     async function ask(): Promise<void> {
         const mine = ++turn;
         try {
-            const got = await sendJson<{ errors: Record<string, string>; figures: RoutineFigures | null }>(
+            const got = await sendSignedIn<{ errors: Record<string, string>; figures: RoutineFigures | null }>(
                 '/routines/answer',
                 'POST',
                 {
@@ -56,7 +57,6 @@
                         name: draft.name.trim() === '' ? 'without a name' : draft.name,
                     },
                 },
-                formToken(),
             );
             if (mine !== turn) return;
             errors = got.errors;
@@ -87,11 +87,10 @@
         isBusy = true;
         trouble = '';
         try {
-            const done = await sendJson<{ key?: string }>(
+            const done = await sendSignedIn<{ key?: string }>(
                 method === 'POST' ? '/routines' : `/routines/${key}`,
                 method,
                 method === 'DELETE' ? undefined : { fields: $state.snapshot(draft) },
-                formToken(),
             );
             kept.forget();
             router.visit(method === 'DELETE' ? '/exercises' : `/routines/${done.key ?? key}`, { preserveState: false });

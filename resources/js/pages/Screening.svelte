@@ -9,7 +9,8 @@
     import Field from '../components/Field.svelte';
     import { keeping } from '../lib/keeping';
     import { plural } from '../shared/format';
-    import { formToken, inWords, sendJson } from '../shared/http';
+    import { sendSignedIn } from '../lib/send';
+    import { inWords } from '../shared/http';
     import type { QuestionGroup } from '../types/screening';
     import type { ScreeningProps } from '../types/props';
 
@@ -86,7 +87,7 @@
 
     async function askAtHome(): Promise<void> {
         try {
-            await sendJson(`/patients/${patient.id}/forms`, 'POST', { form: 'screening', on: 'device' }, formToken());
+            await sendSignedIn(`/patients/${patient.id}/forms`, 'POST', { form: 'screening', on: 'device' });
             asked = 'The questions wait on the patient’s device.';
         } catch (problem) {
             asked = inWords(problem, 'Nothing was asked.');

@@ -2,7 +2,8 @@
     import { Button } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import Room from '../components/Room.svelte';
-    import { formToken, Refusal, sendJson } from '../shared/http';
+    import { fetchSignedIn, sendSignedIn } from '../lib/send';
+    import { formToken, Refusal } from '../shared/http';
     import { plural } from '../shared/format';
     import { Recorder, wav } from '../lib/recorder';
     import type { KeptLine, VoiceLine, VoiceProps } from '../types/props';
@@ -96,12 +97,11 @@
     }
 
     async function send(line: string, body: Blob): Promise<KeptLine> {
-        const response = await fetch(`/voice/${line}`, {
+        const response = await fetchSignedIn(`/voice/${line}`, () => ({
             method: 'POST',
-            credentials: 'same-origin',
             headers: { Accept: 'application/json', 'Content-Type': 'audio/wav', ...formToken() },
             body,
-        });
+        }));
         const answer = (await response.json().catch(() => ({}))) as KeptLine & { message?: string };
         if (!response.ok) throw new Refusal(response.status, answer.message ?? 'It could not be kept.');
         return answer;
@@ -109,7 +109,10 @@
 
     async function hear(line: string): Promise<void> {
         context ??= new AudioContext();
-        const response = await fetch(`/voice/${line}`, { credentials: 'same-origin' });
+        const response = await fetchSignedIn(`/voice/${line}`, () => ({
+            headers: { Accept: 'application/json, audio/wav' },
+        }));
+        if (!response.ok) return;
         const source = context.createBufferSource();
         source.buffer = await context.decodeAudioData(await response.arrayBuffer());
         source.connect(context.destination);
@@ -117,7 +120,7 @@
     }
 
     async function remove(line: string): Promise<void> {
-        await sendJson(`/voice/${line}`, 'DELETE', undefined, formToken());
+        await sendSignedIn(`/voice/${line}`, 'DELETE');
         kept[line] = null;
     }
 </script>

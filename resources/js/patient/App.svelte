@@ -4,23 +4,26 @@
     import { api } from './keeping/api';
     import Check from './Check.svelte';
     import Consent from './Consent.svelte';
-    import Diary from './Diary.svelte';
     import Enter from './Enter.svelte';
     import Form from './Form.svelte';
-    import { clockOffset, fetchAhead, fetchPage, keptPage } from './keeping/kept';
+    import { clockOffset, fetchAhead, fetchPage, keptPage, whenLocked } from './keeping/kept';
+    import { whileOpen } from './keeping/awake';
     import { presentDay } from './keeping/day';
     import * as outbox from './keeping/outbox';
     import Pin from './Pin.svelte';
     import { canOpen, isMarkedOpen, markOpen, remember, tryPin } from './keeping/pinHere';
     import Practice from './practice/Practice.svelte';
-    import Progress from './Progress.svelte';
-    import Settings from './Settings.svelte';
-    import Sheet from './Sheet.svelte';
     import { secondLooks } from './keeping/secondLooks';
     import { store } from './keeping/store';
-    import Tabs, { TABS, type Tab } from './Tabs.svelte';
-    import Today from './Today.svelte';
-    import { has, t } from './words';
+    import Pages from './Pages.svelte';
+    import { TABS, type Tab } from './Tabs.svelte';
+    import { titleOf, viewOf } from './titles';
+    import { takeTurns, tell, whenLockedElsewhere } from './keeping/turns';
+    import { openStops, type OpenStop } from './keeping/openStops';
+    import StopLeft from './practice/StopLeft.svelte';
+    import { isAtNight } from '../player/night';
+    import { atLightsOut } from '../shared/nightPaper';
+    import { t } from './words';
     import type {
         Bundle,
         DeviceState,
@@ -52,53 +55,36 @@
     const token = location.pathname === '/enter' ? location.hash.slice(1) : '';
     const isEntering = location.pathname === '/enter';
     const today = $derived(bundle ? presentDay(bundle, now + offset) : null);
-    /** Of what is seen before the screen is open. */
-    const BEFORE: Partial<Record<DeviceState['state'], string>> = {
-        unknown: 'patient.enter.title',
-        consent: 'patient.consent.title',
-        pin: 'patient.pin.title',
-        locked: 'patient.pin.unlock-title',
-        'locked-out': 'patient.pin.unlock-title',
-    };
-    /** Of pages that are no tab. */
-    const OTHERS: Record<string, string> = {
-        check: 'patient.check.title',
-        settings: 'patient.settings.title',
-        questions: 'patient.form.asked',
-    };
-    const title = $derived.by((): string => {
-        if (practising) return t(practising.item.name);
-        const before = device ? BEFORE[device.state] : undefined;
-        if (before) return t(before);
-        if (has(`patient.tabs.${view}`)) return t(`patient.tabs.${view}`);
-        return t(OTHERS[view] ?? 'patient.today.tab');
+    const title = $derived(titleOf(practising?.item.name ?? null, device?.state, view));
+    /** What Back does not leave. */
+    let isAsking = false;
+    let isLeaving = false;
+    /** Stopped, and left before it was said why: asked before anything else. */
+    let leftStop = $state.raw<OpenStop | null>(null);
+    $effect(() => {
+        if (bundle) leftStop ??= practising ? null : openStops.of(bundle.owner);
     });
-
-    function viewOf(path: string): string {
-        return path.startsWith('/my/') ? path.slice(4) : 'today';
-    }
+    $effect(() => {
+        const slot = practising?.slot ?? null;
+        const rule = practising?.of.rules.night;
+        atLightsOut(rule !== undefined && slot !== null && isAtNight(rule, slot.anchor, new Date().getHours()));
+    });
 
     onMount(() => {
         const stop: (() => void)[] = [];
         void begin(stop);
-        const back = (): void => onBack();
-        const awake = (): void => {
-            now = Date.now();
-            if (document.visibilityState === 'visible' && device?.state === 'ready' && !practising) void load();
-        };
-        window.addEventListener('popstate', back);
-        window.addEventListener('online', awake);
-        document.addEventListener('visibilitychange', awake);
-        // A day may begin or a window close while the page is open.
-        const clock = setInterval(() => {
-            now = Date.now();
-        }, 30_000);
-        stop.push(() => {
-            window.removeEventListener('popstate', back);
-            window.removeEventListener('online', awake);
-            document.removeEventListener('visibilitychange', awake);
-            clearInterval(clock);
-        });
+        stop.push(
+            whileOpen({
+                onback: onBack,
+                onawake: () => {
+                    now = Date.now();
+                    if (document.visibilityState === 'visible' && device?.state === 'ready' && !practising) void load();
+                },
+                ontick: () => {
+                    now = Date.now();
+                },
+            }),
+        );
         return () => {
             for (const each of stop) each();
         };
@@ -109,7 +95,7 @@
         if (kept) outbox.belongTo(kept.owner);
         offset = await clockOffset();
         await outbox.open();
-        await outbox.recoverUnfinished();
+        await outbox.recoverUnfinished(openStops.has);
         stop.push(
             outbox.keepTrying(),
             outbox.onChange((delivered) => {
@@ -118,6 +104,9 @@
                 else if (device?.state === 'locked') void atHand();
             }),
         );
+        whenLocked(() => void lockedMeanwhile());
+        stop.push(whenLockedElsewhere(lockedElsewhere));
+        if (location.pathname === '/my/practice') history.replaceState(null, '', '/my');
         // What this tab had open is shown at once, and then as the server has it.
         if (!isEntering && isMarkedOpen() && (await canOpen())) await openKept();
         await look();
@@ -157,7 +146,6 @@
 
     async function arrive(state: DeviceState): Promise<void> {
         device = state;
-        if (state.state !== 'unknown' && !(isEntering && token) && isEntering) history.replaceState(null, '', '/my');
         if (state.state === 'unknown') {
             await store.forgetKept();
             await outbox.forgetDelivered(outbox.delivered());
@@ -184,8 +172,7 @@
 
     /** A link was confirmed: from now on this is the patient's own page, opened anew so that the worker is its own. */
     async function entered(): Promise<void> {
-        await store.forgetKept();
-        location.replace('/my');
+        await takeTurns();
     }
 
     async function opened(state: DeviceState, pin: string): Promise<void> {
@@ -248,11 +235,25 @@
         }
     }
 
-    async function lock(): Promise<void> {
-        turn++;
+    function close(): void {
         markOpen(false);
         typedPin = '';
         bundle = null;
+    }
+
+    /** In another tab: what is open here closes as well. */
+    function lockedElsewhere(): void {
+        turn++;
+        close();
+        practising = null;
+        device = { state: 'locked' };
+        void look();
+    }
+
+    async function lock(): Promise<void> {
+        turn++;
+        close();
+        tell();
         go('today');
         try {
             await arrive(await api.lock());
@@ -307,11 +308,20 @@
 
     const leave = (): void => {
         if (TABS.includes(view as Tab)) onBack();
-        else history.back();
+        else if (!isLeaving) {
+            // Twice is once: a second tap while the first is under way leaves nothing more.
+            isLeaving = true;
+            history.back();
+        }
     };
 
     /** The Back button ends a practice as far as it got. */
     function onBack(): void {
+        isLeaving = false;
+        if (practising && isAsking) {
+            history.pushState(null, '', '/my/practice');
+            return;
+        }
         practising = null;
         view = viewOf(location.pathname);
         if (device?.state === 'ready') void load();
@@ -321,6 +331,8 @@
     async function signedOut(): Promise<void> {
         markOpen(false);
         secondLooks.forget(outbox.whose());
+        openStops.forget(outbox.whose());
+        tell();
         await outbox.forgetAll();
         await store.forgetKept();
         location.assign('/my');
@@ -329,8 +341,8 @@
 
 <svelte:head><title>{title} · Ivory Pace</title></svelte:head>
 
-{#if isEntering && device && (token || device.state === 'unknown') && location.pathname === '/enter'}
-    <Enter {token} onentered={entered} />
+{#if isEntering && device}
+    <Enter {token} isKnown={device.state !== 'unknown'} others={device.others ?? []} onentered={entered} />
 {:else if practising}
     {#key practising}<Practice
             item={practising.item}
@@ -340,9 +352,12 @@
             of={practising.of}
             {onrecover}
             onleave={leave}
+            onasking={(is) => {
+                isAsking = is;
+            }}
         />{/key}
 {:else if device?.state === 'unknown'}
-    <Enter token="" onentered={entered} />
+    <Enter token="" isKnown={false} others={device.others ?? []} onentered={entered} />
 {:else if device?.state === 'consent'}
     <Consent {device} onaccepted={arrive} />
 {:else if device?.state === 'pin'}
@@ -354,8 +369,19 @@
         {isOffline}
         {onrecover}
         telephone={device.telephone}
+        others={device.others ?? []}
         onopen={opened}
         ontry={tryHere}
+    />
+{:else if today && device?.state === 'ready' && leftStop}
+    <StopLeft
+        stop={leftStop}
+        help={today}
+        rules={today.rules}
+        {onrecover}
+        onleave={() => {
+            leftStop = null;
+        }}
     />
 {:else if today && device?.state === 'ready'}
     {#if view === 'questions' && answering}
@@ -363,24 +389,21 @@
     {:else if view === 'check'}
         <Check onleave={leave} />
     {:else}
-        <Tabs here={view as Tab} ongo={go} />
-        {#if view === 'diary'}<Diary day={today.isOld ? null : today.day.date} />
-        {:else if view === 'progress'}<Progress />
-        {:else if view === 'sheet'}<Sheet {isOffline} />
-        {:else if view === 'settings'}<Settings example={today.items[0] ?? null} onsignedout={signedOut} />
-        {:else}<Today
-                {today}
-                {isOffline}
-                {offset}
-                onbegin={beginToday}
-                onform={(form) => {
-                    answering = form;
-                    go('questions');
-                }}
-                oncheck={() => go('check')}
-                onlock={lock}
-                {onrecover}
-            />{/if}
+        <Pages
+            {view}
+            {today}
+            {isOffline}
+            {offset}
+            {onrecover}
+            ongo={go}
+            onbegin={beginToday}
+            onform={(form) => {
+                answering = form;
+                go('questions');
+            }}
+            onlock={lock}
+            onsignedout={signedOut}
+        />
     {/if}
 {:else}
     <main>

@@ -6,14 +6,21 @@
 
     let { device, onaccepted }: { device: DeviceState; onaccepted: (state: DeviceState) => void } = $props();
 
+    let asks = $state<'read' | 'sure' | 'declined'>('read');
+    const heading = $derived(asks === 'read' ? 'patient.consent.title' : 'patient.consent.declined-title');
+
     let error = $state('');
     let busy = $state(false);
 
-    async function accept(): Promise<void> {
+    async function say(agrees: boolean): Promise<void> {
         busy = true;
         error = '';
         try {
-            onaccepted(await api.consent(device.consent?.version ?? ''));
+            if (agrees) onaccepted(await api.consent(device.consent?.version ?? ''));
+            else {
+                await api.decline();
+                asks = 'declined';
+            }
         } catch (problem) {
             error =
                 problem instanceof Refusal
@@ -26,16 +33,40 @@
 </script>
 
 <main>
-    <h1>{t('patient.consent.title')}</h1>
-    <p class="muted">{device.clinic}. {t('patient.consent.intro')}</p>
-    <ul class="lines">
-        {#each device.consent?.paragraphs ?? [] as paragraph (paragraph.title)}
-            <li>
-                <h2>{paragraph.title}</h2>
-                <p>{paragraph.text}</p>
-            </li>
-        {/each}
-    </ul>
+    <h1>{t(heading)}</h1>
+    {#if asks === 'read'}<p class="muted">{device.clinic}. {t('patient.consent.intro')}</p>{:else}<p>
+            {t('patient.consent.declined')}
+        </p>{/if}
+    {#if asks === 'read'}<ul class="lines">
+            {#each device.consent?.paragraphs ?? [] as paragraph (paragraph.title)}
+                <li>
+                    <h2>{paragraph.title}</h2>
+                    <p>{paragraph.text}</p>
+                </li>
+            {/each}
+        </ul>{/if}
     {#if error}<p class="error" role="alert">{error}</p>{/if}
-    <button type="button" class="button" disabled={busy} onclick={accept}>{t('patient.consent.accept')}</button>
+    {#if asks === 'read'}
+        <button type="button" class="button" disabled={busy} onclick={() => say(true)}
+            >{t('patient.consent.accept')}</button
+        >
+        <button
+            type="button"
+            class="button plain"
+            onclick={() => {
+                asks = 'sure';
+            }}>{t('patient.consent.decline')}</button
+        >
+    {:else if asks === 'sure'}
+        <button type="button" class="button second" disabled={busy} onclick={() => say(false)}
+            >{t('patient.consent.sure')}</button
+        >
+        <button
+            type="button"
+            class="button plain"
+            onclick={() => {
+                asks = 'read';
+            }}>{t('patient.practice.back')}</button
+        >
+    {/if}
 </main>

@@ -2,9 +2,19 @@
     import { Refusal } from '../shared/http';
     import { api } from './keeping/api';
     import { flush } from './keeping/outbox';
+    import Others from './Others.svelte';
     import { t } from './words';
+    import type { DeviceState } from './types';
 
-    let { token, onentered }: { token: string; onentered: () => void } = $props();
+    interface Props {
+        token: string;
+        /** This device has been somebody's: there is a way back. */
+        isKnown: boolean;
+        others: NonNullable<DeviceState['others']>;
+        onentered: () => void;
+    }
+
+    let { token, isKnown, others, onentered }: Props = $props();
 
     let code = $state('');
     let error = $state('');
@@ -56,4 +66,6 @@
         {#if error}<p class="error" role="alert">{error}</p>{/if}
         <button class="button" disabled={busy}>{withToken ? t('patient.enter.confirm') : t('patient.enter.go')}</button>
     </form>
+    {#if isKnown}<p><a href="/my">{t('patient.practice.back')}</a></p>{/if}
+    <Others {others} />
 </main>

@@ -5,6 +5,7 @@
     import { api } from './keeping/api';
     import CallClinic from './help/CallClinic.svelte';
     import RecoveryCard from './help/RecoveryCard.svelte';
+    import Others from './Others.svelte';
     import { t, tn } from './words';
     import type { DeviceState } from './types';
 
@@ -13,6 +14,7 @@
         isLockedOut?: boolean;
         isOffline?: boolean;
         telephone?: string | null | undefined;
+        others?: NonNullable<DeviceState['others']>;
         onopen: (state: DeviceState, pin: string) => void;
         /** Tries the PIN without a network: true, or the tries that are left. */
         ontry?: (pin: string) => Promise<true | number>;
@@ -20,7 +22,16 @@
         onrecover?: (() => void) | undefined;
     }
 
-    let { mode, isLockedOut = false, isOffline = false, telephone, onopen, ontry, onrecover }: Props = $props();
+    let {
+        mode,
+        isLockedOut = false,
+        isOffline = false,
+        telephone,
+        others = [],
+        onopen,
+        ontry,
+        onrecover,
+    }: Props = $props();
 
     let pin = $state('');
     let again = $state('');
@@ -111,6 +122,9 @@
             >
         </form>
         {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
-        {#if mode === 'unlock'}<p class="small muted">{t('patient.settings.pin')}</p>{/if}
+        {#if mode === 'unlock'}<p class="small muted">
+                {t('patient.settings.pin')} <a href="/enter">{t('patient.pin.new-code')}</a>
+            </p>{/if}
     {/if}
+    <Others {others} />
 </main>

@@ -97,7 +97,7 @@
             {:else}{t('patient.today.none-due')}{/if}
         </h1>
         <p class="muted">
-            {#if today.isOld}{t('patient.today.old')}
+            {#if today.isOld}{t('patient.today.old')} {paused.length === 0 ? t('patient.today.old-free') : ''}
             {:else if isRunning}{slots.length > 0
                     ? t('patient.today.of', { done, all: slots.length })
                     : t('patient.today.rest-day')}
@@ -276,7 +276,7 @@
     {#if today.appointment}<p>{today.appointment}</p>{/if}
     {#if paused.length === 0}<CallClinic telephone={today.telephone} />{/if}
 
-    <Unsent />
+    <Unsent {isOffline} />
     {#if isOffline}<p class="small muted" role="status">{t('patient.today.offline')}</p>{/if}
     {#if Math.abs(offset) > CLOCK_OFF_MS}<p class="small muted" role="status">
             {t('patient.today.clock', { minutes: Math.round(Math.abs(offset) / 60000) })}

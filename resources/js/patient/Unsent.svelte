@@ -4,6 +4,8 @@
     import { t, tn } from './words';
 
     /** What waits here, and what the server would not have. */
+    let { isOffline = !navigator.onLine }: { isOffline?: boolean } = $props();
+
     let unsent = $state.raw(outbox.unsent());
     let refused = $state.raw(outbox.refused());
     onMount(() =>
@@ -26,4 +28,8 @@
         >
     </div>
 {/each}
-{#if unsent.length > 0}<p class="small" role="status">{tn('patient.today.waiting', unsent.length, { kinds })}</p>{/if}
+{#if unsent.length > 0}<p class="small" role="status">
+        {isOffline
+            ? tn('patient.today.waiting', unsent.length, { kinds })
+            : tn('patient.today.sending', unsent.length, { kinds })}
+    </p>{/if}

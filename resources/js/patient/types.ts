@@ -9,6 +9,8 @@ export interface DeviceState {
     /** By which patients reach the clinic. */
     telephone?: string | null;
     consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
+    /** Who else may take their turn on this device. */
+    others?: { id: number; initials: string }[];
 }
 
 export type WhyPaused = 'stop' | 'answers' | 'measured' | 'practitioner';

@@ -44,6 +44,8 @@ export type SentAccess = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -69,6 +71,8 @@ export type SentAccount = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -682,6 +686,8 @@ export type SentBench = {
     };
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -742,6 +748,8 @@ export type SentCaseload = {
     urgent: ('get-help' | 'home-rate' | 'paused' | 'red-flag' | 'stopped-once' | 'worse')[];
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -938,6 +946,8 @@ export type SentClinic = {
     })[] | null;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -1213,6 +1223,8 @@ export type SentCourse = {
     })[];
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -1640,6 +1652,8 @@ export type SentExercises = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -1676,6 +1690,8 @@ export type SentJoinRecords = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -1824,6 +1840,8 @@ export type SentMeasure = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -1842,6 +1860,8 @@ export type SentOutbox = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: true;
         key: string;
         name: string;
@@ -1854,6 +1874,8 @@ export type SentPatientNew = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -2043,6 +2065,8 @@ export type SentRecord = {
     })[];
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -2369,6 +2393,8 @@ export type SentRoutineEdit = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -2451,6 +2477,8 @@ export type SentScreening = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -2493,6 +2521,8 @@ export type SentSession = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -3599,6 +3629,8 @@ export type SentVersion = {
     };
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;
@@ -3617,6 +3649,8 @@ export type SentVoice = {
     today: string;
     who: {
         clinic: string;
+        email: string;
+        idle_minutes: number;
         is_lead: boolean;
         key: string;
         name: string;

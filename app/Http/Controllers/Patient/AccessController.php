@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Patient;
 use App\Actions\Access\RegisterDevice;
 use App\Device\DeviceState;
 use App\Guard\DeviceGuard;
+use App\Guard\ScreenLock;
 use App\Guard\Trail;
 use App\Http\Requests\Patient\AccessRequest;
 use App\Language\ConsentText;
@@ -15,6 +16,7 @@ use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -37,7 +39,8 @@ final class AccessController
         }
         [$device, $credential] = $made;
 
-        return response()->json(DeviceState::of($device, $request), 201)->withCookie(DeviceGuard::cookie($credential));
+        return response()->json(DeviceState::of($device, $request), 201)
+            ->withCookie(DeviceGuard::keepOthers($request, $device))->withCookie(DeviceGuard::cookie($credential));
     }
 
     /** How far this device has come: unknown, consent, pin, locked, ready. */
@@ -45,7 +48,51 @@ final class AccessController
     {
         $device = $request->user('device');
 
-        return response()->json($device instanceof Device ? DeviceState::of($device, $request) : ['state' => 'unknown']);
+        return response()->json([
+            ...$device instanceof Device ? DeviceState::of($device, $request) : ['state' => 'unknown'], 'others' => self::others($request),
+        ]);
+    }
+
+    /** Another who uses this tablet takes their turn; their PIN is asked. */
+    public function turn(Request $request): JsonResponse
+    {
+        foreach (DeviceGuard::others($request) as $credential => $device) {
+            if ($device->id === $request->integer('device')) {
+                $answer = response()->json(DeviceState::of($device, $request))
+                    ->withCookie(DeviceGuard::keepOthers($request, $device))->withCookie(DeviceGuard::cookie((string) $credential));
+                ScreenLock::close($device);
+
+                return $answer;
+            }
+        }
+        abort(401);
+    }
+
+    /** @return list<array{id: int, initials: string}> as little as tells them apart before a PIN */
+    private static function others(Request $request): array
+    {
+        return array_values(array_map(fn (Device $each) => [
+            'id' => $each->id,
+            'initials' => implode(' ', array_map(
+                fn (string $word) => mb_strtoupper(mb_substr($word, 0, 1)), array_slice(explode(' ', $each->patient->name), 0, 3),
+            )),
+        ], DeviceGuard::others($request)));
+    }
+
+    /** Nothing is recorded of somebody who does not agree, but that they do not; the device is nobody's again. */
+    public function decline(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        abort_if(ConsentText::isAcceptedFor($device->patient_id, $device->id), 409, __('patient.consent.agreed'));
+        DB::transaction(function () use ($device) {
+            Consent::query()->create([
+                'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'declined',
+                'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
+            ]);
+            $device->update(['revoked_at' => now()]);
+            $this->trail->device($device, 'devices/declined');
+        });
+
+        return response()->json(['state' => 'unknown'])->withCookie(Cookie::forget(DeviceGuard::COOKIE));
     }
 
     public function consent(Request $request, #[CurrentUser('device')] Device $device): JsonResponse

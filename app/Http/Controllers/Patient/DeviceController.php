@@ -10,6 +10,7 @@ use App\Guard\Trail;
 use App\Models\Device;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
 
@@ -26,6 +27,23 @@ final class DeviceController
             'since' => $each->created_at->setTimezone($device->patient->time_zone)->isoFormat('D MMMM YYYY'),
             'here' => $each->is($device),
         ])]);
+    }
+
+    /** A name by which patient and practitioner know it again. */
+    public function update(Request $request, int $id, #[CurrentUser('device')] Device $device, Trail $trail): JsonResponse
+    {
+        $label = trim($request->validate(
+            ['label' => ['required', 'string', 'max:60']],
+            ['label.required' => __('patient.settings.name-it'), 'label.max' => __('patient.settings.name-long')],
+        )['label']);
+        $named = $device->patient->devices()->whereNull('revoked_at')->findOrFail($id);
+        DB::transaction(function () use ($named, $label, $device, $trail) {
+            $trail->changed('device', $named->label, $label);
+            $named->update(['label' => $label]);
+            $trail->device($device, 'devices/named');
+        });
+
+        return $this->index($device);
     }
 
     public function destroy(int $id, #[CurrentUser('device')] Device $device, Trail $trail): JsonResponse

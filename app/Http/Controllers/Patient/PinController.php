@@ -42,6 +42,22 @@ final class PinController
         return response()->json(DeviceState::of($device, $request));
     }
 
+    /** Another PIN, by whoever knows the present one. A wrong one counts as at the door. */
+    public function change(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        $problem = Pins::problem($request->string('new')->value());
+        if ($problem !== null) {
+            throw ValidationException::withMessages(['new' => __($problem)]);
+        }
+        $this->unlock($request, $device);
+        DB::transaction(function () use ($request, $device) {
+            $device->update(['pin' => $request->string('new')->value()]);
+            $this->trail->device($device, 'devices/pin-changed');
+        });
+
+        return response()->json(DeviceState::of($device, $request));
+    }
+
     public function unlock(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
     {
         abort_if($device->pin === null, 409, __('patient.pin.none'));

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { Modal } from 'flowbite-svelte';
     import { untrack, type Snippet } from 'svelte';
+    import { backTo } from '../../lib/focus';
 
     /** A window that asks one thing. Esc leaves it; the focus goes back to where it was opened. */
     let { open = $bindable(false), title, children }: { open?: boolean; title: string; children: Snippet } = $props();
@@ -8,13 +9,14 @@
     const id = $props.id();
     let opener: Element | null = null;
 
-    $effect(() => {
+    // Before the window takes the focus.
+    $effect.pre(() => {
         if (open) {
             opener ??= document.activeElement;
         } else {
             const back = untrack(() => opener);
             opener = null;
-            if (back instanceof HTMLElement && back.isConnected) back.focus();
+            if (back) backTo(back);
         }
     });
 </script>
@@ -24,7 +26,7 @@
     dismissable={false}
     aria-labelledby="{id}-title"
     transitionParams={{ duration: 0 }}
-    class="window m-auto max-w-none rounded-none border border-ink bg-paper text-ink shadow-none"
+    class="window m-auto max-w-none rounded-none border border-ink bg-paper text-left text-ink shadow-none"
     classes={{ body: 'p-6 text-ink' }}
 >
     <h2 id="{id}-title" class="text-[1.2rem]">{title}</h2>

@@ -46,7 +46,7 @@
     >{opener}{#if of}<span class="visually-hidden"> {of}</span>{/if}</button
 >
 <Ask bind:open {title}>
-    <form onsubmit={submit} novalidate class="mt-2 grid gap-3">
+    <form onsubmit={submit} novalidate class="mt-2 grid gap-3 text-left">
         <p class="text-muted">{text}</p>
         <Field id="{id}-reason" label="Why" error={problem}
             >{#snippet children(attributes)}<Textarea

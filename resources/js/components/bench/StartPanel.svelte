@@ -1,6 +1,7 @@
 <script lang="ts">
     import { untrack } from 'svelte';
-    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords } from '../../shared/http';
     import type { BenchChoices, DraftFields, TemplateChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
     import type { GoalFields } from '../../types/pages';
@@ -51,12 +52,11 @@
 
     async function keep(): Promise<void> {
         const kept = await ask(() =>
-            sendJson<{ templates: TemplateChoice[] }>(
-                '/templates',
-                'POST',
-                { name, items: bench.draft().items, school: bench.school },
-                formToken(),
-            ),
+            sendSignedIn<{ templates: TemplateChoice[] }>('/templates', 'POST', {
+                name,
+                items: bench.draft().items,
+                school: bench.school,
+            }),
         );
         if (!kept) return;
         templates = kept.templates;
@@ -68,7 +68,7 @@
         if (!chosen?.id) return;
         const id = chosen.id;
         const kept = await ask(() =>
-            sendJson<{ templates: TemplateChoice[] }>(`/templates/${id}`, 'DELETE', undefined, formToken()),
+            sendSignedIn<{ templates: TemplateChoice[] }>(`/templates/${id}`, 'DELETE', undefined),
         );
         if (kept) {
             templates = kept.templates;

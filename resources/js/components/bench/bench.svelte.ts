@@ -1,4 +1,5 @@
-import { ON_THIS_PAGE, formToken, inWords, sendJson } from '../../shared/http';
+import { sendSignedIn } from '../../lib/send';
+import { ON_THIS_PAGE, inWords } from '../../shared/http';
 import { keeping } from '../../lib/keeping';
 import type { BenchAnswer, DraftFields, ItemAnswer, RoutineChoice, TechniqueChoice } from '../../types/pages';
 import type { RidgeShape } from '../../shared/timeline';
@@ -252,12 +253,11 @@ export class Bench {
 
     /** Asks PHP something about the programme on the Bench. */
     async post<T>(path: string, more: Record<string, unknown> = {}): Promise<T> {
-        return sendJson<T>(
-            `${this.url}/${path}`,
-            'POST',
-            { items: $state.snapshot(this.items), school: this.school, ...more },
-            formToken(),
-        );
+        return sendSignedIn<T>(`${this.url}/${path}`, 'POST', {
+            items: $state.snapshot(this.items),
+            school: this.school,
+            ...more,
+        });
     }
 
     /** Anchors that stay keep their windows and weekdays; the rest comes from PHP, as the school has it. */
@@ -322,12 +322,10 @@ export class Bench {
         try {
             const items = $state.snapshot(this.items).map((item) => sent[item.id] ?? item);
             const asked = Object.fromEntries(items.map((item) => [item.id ?? '', item]));
-            const answer = await sendJson<BenchAnswer>(
-                `${this.url}/answer`,
-                'POST',
-                { items, school: this.school },
-                formToken(),
-            );
+            const answer = await sendSignedIn<BenchAnswer>(`${this.url}/answer`, 'POST', {
+                items,
+                school: this.school,
+            });
             if (turn !== this.turn) return;
             this.answer = answer;
             // What was typed while the answer was under way is not overwritten by the defaults.

@@ -1,7 +1,8 @@
 <script lang="ts">
     import { Button, Input, Select, Textarea } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, inWords, Refusal, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords, Refusal } from '../../shared/http';
     import type { OwnChoices } from '../../types/exercises';
     import type { Choice } from '../../types/pages';
     import Field from '../Field.svelte';
@@ -53,11 +54,10 @@
         isBusy = true;
         errors = {};
         try {
-            const kept = await sendJson<{ key?: string }>(
+            const kept = await sendSignedIn<{ key?: string }>(
                 `/own-exercises${id === '' ? '' : `/${id}`}`,
                 method,
                 method === 'DELETE' ? undefined : { fields: $state.snapshot(typed) },
-                formToken(),
             );
             if (method === 'DELETE') ongone();
             else onkept(kept.key ?? '');

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
-    import { BACK_LATER, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { BACK_LATER, inWords } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
     import type { MeasureView, Reading } from '../../types/measure';
     import RoomPlayer from '../RoomPlayer.svelte';
@@ -19,7 +20,7 @@
         context = new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
         try {
-            play = await sendJson<RoomPlay>(`/patients/${desk.patientId}/measure/ceiling`, 'GET');
+            play = await sendSignedIn<RoomPlay>(`/patients/${desk.patientId}/measure/ceiling`, 'GET');
         } catch (problem) {
             void context.close();
             trouble = inWords(problem, BACK_LATER);

@@ -2,7 +2,8 @@
     import Wide from '../Wide.svelte';
     import { Button } from 'flowbite-svelte';
     import { short } from '../../shared/format';
-    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords } from '../../shared/http';
     import type { FormView } from '../../shared/forms';
     import type { FormScore, QuestionnaireView, SymptomsAsked } from '../../types/measure';
     import FormQuestions from '../../shared/FormQuestions.svelte';
@@ -20,12 +21,7 @@
     async function send(path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): Promise<Answer | null> {
         trouble = '';
         try {
-            const answer = await sendJson<Answer>(
-                `/patients/${desk.patientId}/forms${path}`,
-                method,
-                body,
-                formToken(),
-            );
+            const answer = await sendSignedIn<Answer>(`/patients/${desk.patientId}/forms${path}`, method, body);
             const { questionnaires, symptoms_asked } = answer;
             desk.show({ ...desk.shown, questionnaires, symptoms_asked });
             return answer;

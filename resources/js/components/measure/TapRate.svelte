@@ -1,7 +1,8 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { onMount } from 'svelte';
-    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords } from '../../shared/http';
     import { percent, short } from '../../shared/format';
 
     interface Rate {
@@ -63,7 +64,7 @@
     async function ask(): Promise<void> {
         trouble = '';
         try {
-            rate = await sendJson<Rate>(`/patients/${patientId}/measure/rate`, 'POST', { taps }, formToken());
+            rate = await sendSignedIn<Rate>(`/patients/${patientId}/measure/rate`, 'POST', { taps });
         } catch (problem) {
             rate = null;
             trouble = inWords(problem, 'The taps are still here; try again.');

@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/svelte';
-import { formToken, noConnection, Refusal, sendJson } from '../../shared/http';
+import { sendSignedIn } from '../../lib/send';
+import { noConnection, Refusal } from '../../shared/http';
 import { keeping } from '../../lib/keeping';
 import type { DeskProps, MeasureView, Reading } from '../../types/measure';
 
@@ -59,7 +60,7 @@ export class Desk {
                 explanation: this.of(measure.key, 'explanation'),
                 ...reading,
             };
-            this.show(await sendJson<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body, formToken()));
+            this.show(await sendSignedIn<DeskProps>(`/patients/${this.patientId}/measure`, 'POST', body));
             this.forget(measure.key);
             this.said = `${measure.label} kept.`;
             return true;
@@ -80,9 +81,7 @@ export class Desk {
     /** Symptoms, the patient's own normal range. Answers what is wrong, or nothing. */
     async choose(choices: { symptoms?: string[]; own_low_saturation?: string | null }): Promise<string> {
         try {
-            this.show(
-                await sendJson<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices, formToken()),
-            );
+            this.show(await sendSignedIn<DeskProps>(`/patients/${this.patientId}/measure/choices`, 'PUT', choices));
             return '';
         } catch (problem) {
             return problem instanceof Refusal && problem.message ? problem.message : NO_NETWORK;

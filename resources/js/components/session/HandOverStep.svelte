@@ -2,7 +2,8 @@
     import { Link } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
     import type { HandOverShown, KeptContent, SessionHeadView } from '../../types/session';
     import NextAppointment from '../NextAppointment.svelte';
@@ -55,7 +56,7 @@
     async function make(): Promise<void> {
         trouble = '';
         try {
-            link = await sendJson<NewLink>(`/patients/${patient.id}/access`, 'POST', {}, formToken());
+            link = await sendSignedIn<NewLink>(`/patients/${patient.id}/access`, 'POST', {});
         } catch (problem) {
             trouble = inWords(problem, 'No link was made.');
         }

@@ -2,7 +2,8 @@
     import { router, useForm } from '@inertiajs/svelte';
     import { Button, Textarea } from 'flowbite-svelte';
     import { untrack } from 'svelte';
-    import { formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { inWords } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, NoteShown, SessionHeadView } from '../../types/session';
     import Field from '../Field.svelte';
@@ -34,12 +35,9 @@
         isSigning = true;
         await step.flush();
         try {
-            const { go_to } = await sendJson<{ go_to: string }>(
-                `${url}/signature`,
-                'POST',
-                { text: step.content.text },
-                formToken(),
-            );
+            const { go_to } = await sendSignedIn<{ go_to: string }>(`${url}/signature`, 'POST', {
+                text: step.content.text,
+            });
             router.visit(go_to);
         } catch (problem) {
             trouble = inWords(problem, 'The note is not signed; what you typed is still here.');

@@ -2,7 +2,8 @@
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import { percent, short } from '../../shared/format';
-    import { BACK_LATER, formToken, inWords, sendJson } from '../../shared/http';
+    import { sendSignedIn } from '../../lib/send';
+    import { BACK_LATER, inWords } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, SessionHeadView, TeachChoice, Tried } from '../../types/session';
@@ -50,7 +51,7 @@
     }
 
     const post = <R,>(path: string, body: unknown): Promise<R> =>
-        sendJson<R>(`/patients/${patient.id}/bench/${path}`, 'POST', body, formToken());
+        sendSignedIn<R>(`/patients/${patient.id}/bench/${path}`, 'POST', body);
     const said = (problem: unknown): string => inWords(problem, BACK_LATER);
 
     async function play(): Promise<void> {

@@ -1,7 +1,8 @@
 import { router } from '@inertiajs/svelte';
 import { untrack } from 'svelte';
 import { deviceStore, parsed } from '../../shared/deviceStore';
-import { formToken, noConnection, Refusal, sendJson } from '../../shared/http';
+import { sendSignedIn } from '../../lib/send';
+import { noConnection, Refusal } from '../../shared/http';
 import type { KeptContent } from '../../types/session';
 
 const PAUSE_MS = 700;
@@ -90,12 +91,10 @@ export class KeptStep<T extends object> {
     private async send(): Promise<void> {
         const content = $state.snapshot(this.content) as T;
         try {
-            const answer = await sendJson<{ revision: number; kept_at: string }>(
-                this.url,
-                'PUT',
-                { revision: this.revision, content },
-                formToken(),
-            );
+            const answer = await sendSignedIn<{ revision: number; kept_at: string }>(this.url, 'PUT', {
+                revision: this.revision,
+                content,
+            });
             this.revision = answer.revision;
             this.keptAt = answer.kept_at;
             // Back shows the page as it was left, not as it was opened.

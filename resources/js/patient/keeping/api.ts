@@ -22,6 +22,11 @@ export const api = {
     access: (secret: { token: string } | { code: string }) =>
         post<DeviceState>('access', { ...secret, label: deviceLabel() }),
     consent: (version: string) => post<DeviceState>('consent', { version }),
+    decline: () => post<DeviceState>('consent/declined', {}),
+    turn: (device: number) => post<DeviceState>('turn', { device }),
+    changePin: (pin: string, to: string) => sendJson<DeviceState>('/api/v1/pin', 'PUT', { pin, new: to }, HEADERS),
+    nameDevice: (id: number, label: string) =>
+        sendJson<{ devices: MyDevice[] }>(`/api/v1/devices/${id}`, 'PUT', { label }, HEADERS),
     pin: (pin: string) => post<DeviceState>('pin', { pin }),
     unlock: (pin: string) => post<DeviceState>('unlock', { pin }),
     lock: () => post<DeviceState>('lock', {}),

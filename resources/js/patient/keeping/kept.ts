@@ -1,3 +1,4 @@
+import { Refusal } from '../../shared/http';
 import { api } from './api';
 import * as outbox from './outbox';
 import { store } from './store';
@@ -64,10 +65,20 @@ export async function showPage<K extends keyof Pages>(name: K, show: (page: Page
     if (kept !== null) show(kept);
     try {
         await fetchPage(name, show);
-    } catch {
+    } catch (problem) {
+        // What is locked is not read from a copy either.
+        if (problem instanceof Refusal && LOCKED.includes(problem.status)) locked();
         return kept !== null;
     }
     return true;
+}
+
+const LOCKED = [401, 423];
+let locked = (): void => undefined;
+
+/** Called when the server says that the screen is locked, or the device signed out. */
+export function whenLocked(then: () => void): void {
+    locked = then;
 }
 
 const AHEAD_AGAIN_MS = 120_000;

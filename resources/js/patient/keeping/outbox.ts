@@ -187,7 +187,7 @@ export function forgetUnfinished(): void {
 }
 
 /** A practice that was left without an end counts as far as it got. */
-export async function recoverUnfinished(): Promise<void> {
+export async function recoverUnfinished(isStopped: (uuid: string) => boolean = () => false): Promise<void> {
     let text = unfinishedHere;
     try {
         text = localStorage.getItem(UNFINISHED) ?? text;
@@ -201,7 +201,8 @@ export async function recoverUnfinished(): Promise<void> {
     } catch {
         /* unreadable: nothing can be made of it */
     }
-    if (kept && (kept.log.seconds_done > 0 || kept.log.breaths_done > 0)) {
+    // One that was stopped waits for what made it stop.
+    if (kept && !isStopped(kept.log.uuid) && (kept.log.seconds_done > 0 || kept.log.breaths_done > 0)) {
         const before = owner;
         owner = kept.owner;
         const put = enqueue('practice', kept.log.uuid, kept.log);

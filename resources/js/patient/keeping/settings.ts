@@ -1,4 +1,5 @@
 import { deviceStore, parsed } from '../../shared/deviceStore';
+import { sayPaper, type Paper } from '../../shared/nightPaper';
 import { FULL, type Levels } from '../../player/tones';
 
 /** How this device sounds, buzzes and looks; it stays here. */
@@ -6,10 +7,11 @@ export interface Settings extends Levels {
     vibration: boolean;
     contrast: boolean;
     large: boolean;
+    paper: Paper;
 }
 
 const KEY = 'ivory-pace:settings';
-const PLAIN: Settings = { ...FULL, vibration: false, contrast: false, large: false };
+const PLAIN: Settings = { ...FULL, vibration: false, contrast: false, large: false, paper: 'system' };
 
 export const settings = (): Settings => ({ ...PLAIN, ...parsed<Partial<Settings>>(deviceStore.read(KEY)) });
 
@@ -19,6 +21,7 @@ export function keepSettings(changed: Settings): void {
 }
 
 export function showSettings(of: Settings): void {
+    sayPaper(of.paper);
     document.documentElement.toggleAttribute('data-contrast', of.contrast);
     document.documentElement.toggleAttribute('data-large', of.large);
 }

@@ -3,7 +3,7 @@
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../keeping/outbox';
     import { endingAtNight, isAtNight } from '../../player/night';
     import type { Voice } from '../../player/speaking';
-    import { secondLooks } from '../keeping/secondLooks';
+    import { fileSecondLook, fileStop, openStops, type OpenStop } from '../keeping/openStops';
     import { settings } from '../keeping/settings';
     import { unclaimed } from '../keeping/unclaimed';
     import { voiceFor } from '../voice';
@@ -24,9 +24,11 @@
         of: PracticeOf;
         onrecover?: (() => void) | undefined;
         onleave: () => void;
+        /** Something is asked that Back does not leave. */
+        onasking: (isAsking: boolean) => void;
     }
 
-    let { item, played: whole, isShort, slot, of, onrecover, onleave }: Props = $props();
+    let { item, played: whole, isShort, slot, of, onrecover, onleave, onasking }: Props = $props();
 
     const atNight = untrack(
         () => whole.night !== null && isAtNight(of.rules.night, slot?.anchor ?? null, new Date().getHours()),
@@ -124,35 +126,28 @@
     function stopped(): void {
         void context?.close();
         step = 'stopped';
+        if (of.credit === 'mine') openStops.ask(asStop());
+        onasking(true);
     }
 
-    /** The symptom is kept at once, and what is asked about it again: neither Back nor a reload loses it. */
     function told(stopClass: PracticeLog['stop_class'], symptom: string | null): void {
         log.stop_class = stopClass;
         log.stop_symptom = symptom;
+        onasking(false);
+        openStops.answered(log.uuid);
         if (stopClass === 'no-symptom') {
+            keepSoFar(log);
             afterwards();
-            return;
-        }
-        put(log);
-        if (stopClass === 'made-me-stop' && symptom !== null && of.credit === 'mine')
-            secondLooks.ask({
-                uuid: log.uuid,
-                owner: of.owner,
-                symptom,
-                exercise: item.name,
-                stopped_at: log.ended_at,
-            });
+        } else if (of.credit === 'mine') {
+            fileStop(asStop());
+            forgetUnfinished();
+        } else put(log);
     }
 
+    const asStop = (): OpenStop => ({ log: { ...log }, owner: of.owner, exercise: item.name });
+
     function looked(settled: boolean): void {
-        secondLooks.answered(log.uuid);
-        if (of.credit === 'mine')
-            void enqueue('second-look', `second-look:${log.uuid}`, {
-                uuid: log.uuid,
-                settled,
-                at: new Date().toISOString(),
-            });
+        if (of.credit === 'mine') fileSecondLook(log.uuid, settled);
     }
 
     /** What nobody has said to be theirs is not rated. */
@@ -189,9 +184,10 @@
     });
 
     onDestroy(() => {
+        onasking(false);
         if (context?.state !== 'closed') void context?.close();
         // Left without a word, by the Back button: it counts as far as it got, once the player has told how far.
-        queueMicrotask(() => void recoverUnfinished());
+        queueMicrotask(() => void recoverUnfinished(openStops.has));
     });
 </script>
 

@@ -7,6 +7,8 @@
     interface Props {
         help: Help;
         rules: Rules;
+        /** Of which practice, where that is not plain. */
+        which?: string;
         ontold: (stopClass: PracticeLog['stop_class'], symptom: string | null) => void;
         onlooked: (settled: boolean) => void;
         /** Help for breathlessness, where there is one. */
@@ -14,7 +16,7 @@
         onleave: () => void;
     }
 
-    let { help, rules, ontold, onlooked, onrecover, onleave }: Props = $props();
+    let { help, rules, which = '', ontold, onlooked, onrecover, onleave }: Props = $props();
 
     let shown = $state<'question' | 'recover' | 'look-back' | 'settled' | 'help'>('question');
     let heading: HTMLHeadingElement | undefined = $state();
@@ -55,6 +57,7 @@
 <main>
     {#if shown === 'question'}
         <h1 bind:this={heading} tabindex="-1">{t('patient.stopped.title')}</h1>
+        {#if which}<p class="muted">{which}</p>{/if}
         <p>{t('patient.stopped.question')}</p>
         <button type="button" class="button second" onclick={() => ontold('no-symptom', null)}
             >{t('patient.stopped.nothing')}<span class="small muted sub">{t('patient.stopped.nothing-text')}</span
@@ -83,7 +86,7 @@
     {:else if shown === 'help'}
         <h1 class="error" bind:this={heading} tabindex="-1">{t('patient.stopped.help-title')}</h1>
         <HelpCard {help} {onrecover} />
-        <p>{t('patient.stopped.help-again')}</p>
+        <p>{t(onrecover ? 'patient.stopped.help-again-but' : 'patient.stopped.help-again')}</p>
         <button type="button" class="button second" onclick={onleave}>{t('patient.stopped.to-today')}</button>
     {:else if shown === 'settled'}
         <h1 bind:this={heading} tabindex="-1">{t('patient.stopped.settled')}</h1>

@@ -1,12 +1,14 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import { api } from './keeping/api';
-    import * as outbox from './keeping/outbox';
-    import { canVibrate } from '../player/buzz';
-    import { PlayerEngine } from '../player/engine';
-    import { keepSettings, settings } from './keeping/settings';
-    import { t, tn } from './words';
-    import type { MyDevice, TodayItem } from './types';
+    import DeviceName from './DeviceName.svelte';
+    import PinChange from './PinChange.svelte';
+    import { api } from '../keeping/api';
+    import * as outbox from '../keeping/outbox';
+    import { canVibrate } from '../../player/buzz';
+    import { PlayerEngine } from '../../player/engine';
+    import { keepSettings, settings } from '../keeping/settings';
+    import { t, tn } from '../words';
+    import type { MyDevice, TodayItem } from '../types';
 
     interface Props {
         /** An exercise whose breath can be heard. */ example: TodayItem | null;
@@ -24,6 +26,7 @@
     let context: AudioContext | null = null;
 
     const LEVELS = ['cues', 'counts', 'voice'] as const;
+    const PAPERS = ['system', 'always', 'never'] as const;
     const TRY_MS = 12_000;
 
     onMount(() => {
@@ -125,6 +128,15 @@
     </section>
     <section class="card quiet">
         <h2>{t('patient.settings.sight')}</h2>
+        <label class="row" for="paper"
+            ><span
+                >{t('patient.settings.night')}<span class="small muted sub">{t('patient.settings.night-why')}</span
+                ></span
+            ><select id="paper" class="input choice" bind:value={mine.paper} onchange={keep}
+                >{#each PAPERS as paper (paper)}<option value={paper}>{t(`patient.settings.night-is.${paper}`)}</option
+                    >{/each}</select
+            ></label
+        >
         <label class="row"
             ><span>{t('patient.settings.contrast')}</span><input
                 type="checkbox"
@@ -162,6 +174,12 @@
                                 onclick={() => signOut(device)}>{t('patient.settings.sign-out')}</button
                             >{/if}
                     </div>
+                    <DeviceName
+                        {device}
+                        onnamed={(all) => {
+                            devices = all;
+                        }}
+                    />
                     {#if device.here && leaving}
                         <div class="stack" role="alert">
                             <p>
@@ -185,6 +203,7 @@
             {/each}
         </ul>
         {#if trouble}<p class="error" role="alert">{trouble}</p>{/if}
+        <PinChange />
         <p class="small muted">{t('patient.settings.pin')} {t('patient.settings.stored')}</p>
     </section>
 </main>
@@ -206,6 +225,10 @@
     }
     label {
         font-weight: 400;
+    }
+    .choice {
+        width: auto;
+        max-width: 55%;
     }
     .sub {
         display: block;
