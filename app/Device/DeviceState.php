@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Device;
 
+use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
 use App\Language\ConsentText;
 use App\Models\Device;
@@ -29,9 +30,21 @@ final class DeviceState
             'clinic' => $clinic->name,
             'emergency' => $clinic->emergency_wording,
             'telephone' => $clinic->telephone,
+            'others' => self::others($request),
             'consent' => $state === 'consent'
                 ? ['version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic)]
                 : null,
         ];
+    }
+
+    /** @return list<array{id: int, initials: string}> who else may take their turn here; as little as tells them apart before a PIN */
+    public static function others(Request $request): array
+    {
+        return array_values(array_map(fn (Device $each) => [
+            'id' => $each->id,
+            'initials' => implode(' ', array_map(
+                fn (string $word) => mb_strtoupper(mb_substr($word, 0, 1)), array_slice(explode(' ', $each->patient->name), 0, 3),
+            )),
+        ], DeviceGuard::others($request)));
     }
 }

@@ -31,6 +31,7 @@
         );
     }
 
+    const KINDS: Record<string, string> = { accepted: 'Accepted', withdrawn: 'Withdrawn', declined: 'Declined' };
     let leaving = $state<AccessProps['devices'][number] | null>(null);
     let asksSignOut = $state(false);
     let asksWithdrawal = $state(false);
@@ -184,7 +185,7 @@
             <ul class="mt-2">
                 {#each consents as consent, index (index)}
                     <li class="border-t border-rule py-1.5">
-                        {consent.kind === 'accepted' ? 'Accepted' : 'Withdrawn'}
+                        {KINDS[consent.kind] ?? consent.kind}
                         {consent.on}<span class="text-muted"
                             >, text of {consent.version}{consent.by ? `, recorded by ${consent.by}` : ''}</span
                         >

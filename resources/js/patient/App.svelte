@@ -253,11 +253,13 @@
     async function lock(): Promise<void> {
         turn++;
         close();
-        tell();
         go('today');
         try {
-            await arrive(await api.lock());
+            const state = await api.lock();
+            tell();
+            await arrive(state);
         } catch {
+            tell();
             device = { state: 'locked' };
             await atHand();
         }

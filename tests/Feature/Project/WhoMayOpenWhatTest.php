@@ -70,7 +70,8 @@ final class WhoMayOpenWhatTest extends TestCase
     {
         [, $credential] = $this->device();
         foreach ($this->practitionerRoutes() as [$method, $path]) {
-            $this->fromDevice($credential)->call($method, $path)->assertRedirect('/sign-in');
+            // Who comes by the bare address is led on to their own pages.
+            $this->fromDevice($credential)->call($method, $path)->assertRedirect($path === '/' ? '/my' : '/sign-in');
         }
     }
 

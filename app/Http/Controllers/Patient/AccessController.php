@@ -48,9 +48,10 @@ final class AccessController
     {
         $device = $request->user('device');
 
-        return response()->json([
-            ...$device instanceof Device ? DeviceState::of($device, $request) : ['state' => 'unknown'], 'others' => self::others($request),
-        ]);
+        return response()->json(
+            $device instanceof Device ? DeviceState::of($device, $request)
+                : ['state' => 'unknown', 'others' => DeviceState::others($request)],
+        );
     }
 
     /** Another who uses this tablet takes their turn; their PIN is asked. */
@@ -66,17 +67,6 @@ final class AccessController
             }
         }
         abort(401);
-    }
-
-    /** @return list<array{id: int, initials: string}> as little as tells them apart before a PIN */
-    private static function others(Request $request): array
-    {
-        return array_values(array_map(fn (Device $each) => [
-            'id' => $each->id,
-            'initials' => implode(' ', array_map(
-                fn (string $word) => mb_strtoupper(mb_substr($word, 0, 1)), array_slice(explode(' ', $each->patient->name), 0, 3),
-            )),
-        ], DeviceGuard::others($request)));
     }
 
     /** Nothing is recorded of somebody who does not agree, but that they do not; the device is nobody's again. */
