@@ -138,7 +138,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
         Route::post('/handovers', [RecordController::class, 'handOver']);
         Route::get('/bench', [BenchController::class, 'show']);
         Route::post('/bench/answer', [BenchController::class, 'answer']);
-        foreach (['play', 'taps', 'fit', 'compare', 'changes'] as $tool) {
+        foreach (['play', 'taps', 'fit', 'compare', 'changes', 'check'] as $tool) {
             Route::post("/bench/$tool", [BenchToolsController::class, $tool]);
         }
         Route::post('/bench/import', [ProgrammeDocumentController::class, 'read']);

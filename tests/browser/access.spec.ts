@@ -78,8 +78,11 @@ test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the 
 
     await page.goto(`${record}/access`);
     await expect(page.getByText('Locked after too many wrong PINs.')).toBeVisible();
-    page.on('dialog', (dialog) => void dialog.accept());
-    await page.getByRole('listitem').getByRole('button', { name: 'Sign out' }).click();
+    await page
+        .getByRole('listitem')
+        .getByRole('button', { name: /^Sign out/ })
+        .click();
+    await page.getByRole('button', { name: 'Sign it out', exact: true }).click();
     await expect(page.getByText('The device is signed out.')).toBeVisible();
     await mine.goto('/my');
     await expect(mine.getByLabel('Code')).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, newName, screen, signIn } from './support';
+import { addPatient, expect, issueNow, newName, screen, signIn } from './support';
 
 export async function onTheBench(page: Page, stem: string): Promise<string> {
     await signIn(page);
@@ -17,6 +17,6 @@ export async function andAnswered(page: Page, what: () => Promise<unknown>): Pro
 }
 
 export async function issued(page: Page): Promise<void> {
-    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
 }

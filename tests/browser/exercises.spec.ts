@@ -2,6 +2,7 @@ import {
     addPatient,
     expect,
     expectNoAxeViolations,
+    issueNow,
     join,
     makeLink,
     newName,
@@ -85,7 +86,7 @@ test('a clinic names a breath of its own, prescribes it, and the patient sees it
     await pick(page, own);
     await answered;
     await expect(page.getByLabel('Ratio')).toHaveValue('3:1:5');
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const mine = await phone.open();
     await join(mine, (await makeLink(page, record)).address);

@@ -77,6 +77,9 @@ test('the whole way by keyboard alone', async ({ page, phone }) => {
     await page.keyboard.type('seated');
     await tabTo(page, 'Issue version 1');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'What this programme says' })).toBeFocused();
+    await tabTo(page, 'Issue version 1 now');
+    await page.keyboard.press('Enter');
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const record = new URL(page.url()).pathname.replace(/\/access$/, '');
 

@@ -91,7 +91,7 @@ test('an answer that is lost on the way makes nothing twice', async ({ page, pho
     await startPlaying(mine);
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
     await mine.getByRole('button', { name: 'Keep this' }).click();
-    await expect(mine.getByText('One entry waits')).toBeVisible();
+    await expect(mine.getByText('One entry is being sent')).toBeVisible();
     const again = sent(mine, 'practice');
     await mine.evaluate(() => window.dispatchEvent(new Event('online')));
     expect(await again).toBe('again');
@@ -120,8 +120,11 @@ test('signing out warns of what waits; what a signed-out device still sends is k
 
     // Meanwhile the practitioner signs the device out.
     await page.goto(`${record}/access`);
-    page.once('dialog', (dialog) => void dialog.accept());
-    await page.getByRole('main').getByRole('button', { name: 'Sign out' }).click();
+    await page
+        .getByRole('main')
+        .getByRole('button', { name: /^Sign out/ })
+        .click();
+    await page.getByRole('button', { name: 'Sign it out', exact: true }).click();
     await expect(page.getByText('The device is signed out.')).toBeVisible();
     watcher.expect(/^answer: 401/);
     const taken = sent(mine, 'practice');

@@ -1,6 +1,7 @@
 import {
     addPatient,
     expect,
+    issueNow,
     join,
     keepPractice,
     makeLink,
@@ -157,7 +158,7 @@ test('the pace may be changed within the limits, from the next breath on, and is
     await type(page, 'Breaths', '3');
     await page.getByRole('button', { name: 'How it is led' }).click();
     await type(page, 'Slowest, times the length', '1.1');
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const mine = await phone.open();
     await join(mine, (await makeLink(page, record)).address);

@@ -3,6 +3,7 @@ import {
     expect,
     expectNoAxeViolations,
     issueFast,
+    issueNow,
     join,
     makeLink,
     newName,
@@ -53,6 +54,7 @@ test('a programme of three items with a routine is built by keyboard, reordered,
     await page.getByLabel('What is measured').fill('breathlessness');
     await page.getByLabel('Target').fill('3');
     await page.getByRole('button', { name: 'Issue version 1' }).press('Enter');
+    await page.getByRole('button', { name: 'Issue version 1 now' }).press('Enter');
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     await page.goto(`${record}/versions/1`);
     await expect(page.getByText('breathlessness at most 3')).toBeVisible();
@@ -90,7 +92,7 @@ test('undo and redo, by key and button; a reload keeps the whole programme', asy
     await expect(page.getByLabel('Ratio')).toHaveValue('4:0:6:1');
 
     // Two of the same exercise are two exercises, everywhere.
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     await page.goto(record);
     await expect(page.getByRole('heading', { name: /^Extended exhale/ })).toHaveCount(2);
@@ -175,7 +177,7 @@ test('a ladder is edited, a rung taken, and what a new version changes is shown 
     const record = await onTheBench(page, 'Ladder Wren');
     await issueFast(page, record, '12');
     await page.goto(`${record}/bench`);
-    await page.getByRole('button', { name: 'Ladder', exact: true }).click();
+    await page.getByRole('button', { name: 'Steps up', exact: true }).click();
     const ladder = page.getByRole('region', { name: 'Ladder' });
     await expect(ladder.getByText('standing')).toBeVisible();
     let next = answered(page);
@@ -199,7 +201,7 @@ test('a ladder is edited, a rung taken, and what a new version changes is shown 
     await page.getByRole('button', { name: 'Issue version 2', exact: true }).click();
     const preview = page.getByRole('region', { name: 'What version 2 changes' });
     await expect(preview.getByText('position: seated → standing')).toBeVisible();
-    await expect(preview.getByLabel(/as the patient reads it/)).toHaveValue(/Now standing\./);
+    await expect(preview.getByLabel(/as the patient reads it/)).toHaveValue(/The position is now: standing\./);
     await expectNoAxeViolations(page);
     await preview.getByRole('button', { name: 'Go on building' }).click();
     await expect(preview).toHaveCount(0);
@@ -238,7 +240,7 @@ test('a template is taken and looked at for this patient; a broken file leaves e
     await expect(page.getByText('The file cannot be taken; nothing of it was.')).toBeVisible();
     await expect(page.getByText('/items/0/ratio')).toBeVisible();
     await expect(items(page)).toHaveCount(3);
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
 
     await page.goto(`${record}/bench`);

@@ -16,7 +16,7 @@ test('a proposal that waits is found in the Caseload, read with its evidence, de
     await waiting.last().getByRole('link').click();
     const proposal = page.getByRole('region', { name: /^Proposal for/ });
     await expect(proposal).toContainText('% practised, smooth in');
-    await expect(proposal).toContainText('PROPOSE-STEP-UP');
+    await expect(proposal).toHaveAttribute('title', 'PROPOSE-STEP-UP');
     await expectNoAxeViolations(page);
 
     // By keyboard: the axis reads out day by day, and stands as a table.
@@ -116,6 +116,8 @@ test('a finished programme is read again and kept up on fewer days, without an e
     await expect(page.getByLabel('Rated each time')).toHaveValue('wakefulness');
     await expectNoAxeViolations(page);
     await page.getByRole('button', { name: 'Issue version 1' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Issue version 1 now' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByText('This programme keeps up what was reached.')).toBeVisible();
     await page.getByRole('navigation', { name: 'Programmes' }).getByRole('link').click();

@@ -83,7 +83,7 @@ test('a patient answers beforehand; a red flag shows the emergency wording at on
 });
 
 test('a new flag pauses what needs a reason until someone has looked', async ({ page, phone, watcher }) => {
-    watcher.expect(/^answer: 422 POST .*\/versions/);
+    watcher.expect(/^answer: 422 POST .*\/(versions|bench\/check)/);
     await signIn(page);
     const name = newName('Recheck Wren');
     const record = await addPatient(page, name);

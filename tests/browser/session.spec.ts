@@ -4,6 +4,7 @@ import {
     expect,
     expectNoAxeViolations,
     issueFast,
+    issueNow,
     join,
     keepPractice,
     newName,
@@ -84,7 +85,7 @@ test('a first assessment of a new patient, from the first question to the signed
 
     await to(page, 'Prescribe');
     await type(page, 'Breaths', '8');
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByRole('heading', { name: 'Version 1, issued in this session' })).toBeVisible();
     await page.getByRole('button', { name: 'Show the link as a QR code' }).click();
     await expect(page.getByRole('img', { name: `Link for ${name}` })).toBeVisible();
@@ -212,7 +213,7 @@ test('two keys lead anywhere, and they can be turned off', async ({ page }) => {
     const record = await addPatient(page, newName('Keys Wren'));
     await screen(page);
     await page.keyboard.press('?');
-    await expect(page.getByRole('heading', { name: 'Keys', exact: true })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Words and keys', exact: true })).toBeVisible();
     await expectNoAxeViolations(page);
     await page.keyboard.press('Escape');
     await page.keyboard.press('g');

@@ -212,13 +212,19 @@ export async function pick(page: Page, technique: string, how: 'change' | 'Add a
         .click();
 }
 
+/** Issues what is on the Bench: what it says, or changes, is read first. */
+export async function issueNow(page: Page): Promise<void> {
+    await page.getByRole('button', { name: /^Issue version \d+$/ }).click();
+    await page.getByRole('button', { name: /^Issue version \d+ now$/ }).click();
+}
+
 /** A patient with a short, fast programme: 4:0:5:1 at 0.4 s a count. */
 export async function issueFast(page: Page, record: string, breaths = '2'): Promise<void> {
     await page.goto(`${record}/bench`);
     await page.getByLabel('Position').selectOption('seated');
     await type(page, 'Seconds a count', '0.4');
     await type(page, 'Breaths', breaths);
-    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version \d+ issued/)).toBeVisible();
 }
 

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import {
     addPatient,
     expect,
+    issueNow,
     join,
     keepPractice,
     makeLink,
@@ -32,7 +33,7 @@ async function play(
     await answered;
     for (const [label, value] of Object.entries(fields)) await type(page, label, value);
     if (position !== null) await page.getByLabel('Position').selectOption(position);
-    await page.getByRole('button', { name: 'Issue version 1' }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const phone = await phones.open();
     await join(phone, (await makeLink(page, record)).address);

@@ -63,18 +63,18 @@ final class EnterFromPaper
         try {
             $day = PatientDay::of($tick['day']);
         } catch (InvalidValue $problem) {
-            $this->refuse($problem->getMessage());
+            $this->refuse($problem->getMessage(), $tick);
         }
         $today = $patient->dayOf($now);
         $when = CarbonImmutable::parse($day->date)->format('D j M');
         if ($day->isAfter($today) || $day->daysUntil($today) >= PaperGrid::DAYS) {
-            $this->refuse("$when is not among the last ".PaperGrid::DAYS.' days.');
+            $this->refuse("$when is not among the last ".PaperGrid::DAYS.' days.', $tick);
         }
         $version = $programme->versionOn($day);
         $row = $version?->items->firstWhere('lineage', $tick['lineage']);
         $slots = (new DuePractices($programme->history(), $patient->clock()))->ofItem($day, $tick['lineage']);
         if ($version === null || $row === null || $slots === []) {
-            $this->refuse("Nothing of this exercise was planned for $when.");
+            $this->refuse("Nothing of this exercise was planned for $when.", $tick);
         }
         $free = array_values(
             array_filter(
@@ -88,6 +88,7 @@ final class EnterFromPaper
                         ? 'every practice of that day is entered already.'
                         : 'only '.count($free).' of that day '.(count($free) === 1 ? 'is' : 'are').' without a practice.'
                 ),
+                $tick,
             );
         }
         $entered = array_slice($free, 0, $tick['done']);
@@ -133,8 +134,9 @@ final class EnterFromPaper
         ($this->pause)($patient, $practice, $row);
     }
 
-    private function refuse(string $message): never
+    /** @param  array{day: string, lineage: string}|null  $tick  where it stands in the grid */
+    private function refuse(string $message, ?array $tick = null): never
     {
-        throw ValidationException::withMessages(['paper' => $message]);
+        throw ValidationException::withMessages([$tick === null ? 'paper' : "paper {$tick['day']} {$tick['lineage']}" => $message]);
     }
 }

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Programme\IssueFromBench;
 use App\Catalogue\FieldsShown;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
 use App\Facts\DecidedInSession;
+use App\Guard\Trail;
+use App\Http\Requests\VersionRequest;
 use App\Language\PatientChanges;
 use App\Language\PatientLanguage;
 use App\Models\CareSession;
 use App\Models\Patient;
+use App\Models\Practitioner;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Breath\BreathPattern;
 use IvoryPace\Breath\ComfortableLimits;
@@ -111,6 +117,26 @@ final class BenchToolsController
         return response()->json([
             'a' => $shown($cycles['a']), 'b' => $shown($cycles['b']), 'lines' => (new Comparison($cycles['a'], $cycles['b']))->lines(),
         ]);
+    }
+
+    /** Whether it could be issued as it is: done, and taken back at once. Refused as issuing it would be. */
+    public function check(
+        VersionRequest $request,
+        Patient $patient,
+        #[CurrentUser] Practitioner $practitioner,
+        IssueFromBench $issue,
+        Trail $trail,
+    ): JsonResponse {
+        DB::beginTransaction();
+        try {
+            $issue($patient, $practitioner, $request->order());
+        } finally {
+            DB::rollBack();
+            // What was not done leaves no line.
+            $trail->begin();
+        }
+
+        return response()->json(['can_be_issued' => true]);
     }
 
     /** What an issue would change against the version in force, for the practitioner and for the patient. */

@@ -22,8 +22,8 @@ final class LeavesTrail
 {
     /** Addresses under a patient whose answer is computed and keeps nothing; they read the record all the same. */
     private const COMPUTES = [
-        'bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/import', 'measure/rate',
-        'measure/ceiling',
+        'bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/check', 'bench/import',
+        'measure/rate', 'measure/ceiling',
     ];
 
     /** Pages that show nothing of anyone. */

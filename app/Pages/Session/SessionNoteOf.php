@@ -34,6 +34,10 @@ final class SessionNoteOf
         $note = $session->note;
 
         return [
+            'since' => $note !== null ? [] : array_map(
+                fn (array $line) => ['number' => $line['number'], 'text' => $line['text']],
+                BriefOf::patient($patient, $session, CarbonImmutable::now())->lines,
+            ),
             'draft' => $note === null ? self::draft($patient, $session) : '',
             'signed' => $note === null ? null : [
                 'text' => $note->text, 'by' => $note->practitioner->name, 'on' => $time($note->signed_at),

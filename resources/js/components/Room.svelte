@@ -75,12 +75,12 @@
                 >
                 <button type="button" class="plain" onclick={signOut}>Sign out</button>
             {/if}
+            <Shortcuts />
         </div>
     </div>
 </header>
 <Trouble />
 {#if shared.who}<SignInAgain email={shared.who.email} idleMinutes={shared.who.idle_minutes} />{/if}
-<Shortcuts />
 {#if shared.flash}
     <p class="mx-auto max-w-[1280px] px-5 pt-3 md:px-9 text-moss" role="status">{shared.flash}</p>
 {/if}

@@ -1,5 +1,7 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
+    import Ask from './asking/Ask.svelte';
+    import { GLOSSARY } from '../lib/glossary';
     import { deviceStore } from '../shared/deviceStore';
     import { isTyping, placeOf, SHORTCUTS } from '../lib/shortcuts';
 
@@ -7,7 +9,7 @@
     /** The second key comes within this time. */
     const WITHIN_MS = 1500;
 
-    let dialog: HTMLDialogElement | undefined = $state();
+    let isOpen = $state(false);
     let isOff = $state(deviceStore.read(OFF) === '1');
     let first = 0;
 
@@ -18,7 +20,7 @@
             open();
             return;
         }
-        if (isOff || dialog?.open) return;
+        if (isOff || isOpen) return;
         if (event.key === 'g') {
             first = performance.now();
             return;
@@ -37,7 +39,7 @@
     }
 
     function open(): void {
-        if (!dialog?.open) dialog?.showModal();
+        isOpen = true;
     }
 
     function turn(): void {
@@ -48,35 +50,49 @@
 
 <svelte:window onkeydown={key} />
 
-<dialog
-    bind:this={dialog}
-    aria-labelledby="shortcuts"
-    class="m-auto max-h-[85vh] w-[34rem] border border-ink bg-paper p-6"
->
-    <h2 id="shortcuts" class="text-[1.2rem]">Keys</h2>
-    <p class="text-muted">One after the other, anywhere but in a field.</p>
-    <dl class="mt-3 grid grid-cols-[4.5rem_1fr] gap-y-0.5">
-        <dt><kbd>?</kbd></dt>
-        <dd>this list</dd>
-        {#each SHORTCUTS as shortcut (shortcut.keys)}<dt><kbd>{shortcut.keys}</kbd></dt>
-            <dd>{shortcut.text}</dd>{/each}
-        <dt><kbd>space</kbd></dt>
-        <dd>a tap, on the pads of Measure and of the counts; ends an open phase in the player</dd>
-        <dt><kbd>Esc</kbd></dt>
-        <dd>stops the player; closes this list</dd>
-    </dl>
+<button type="button" class="plain help" aria-haspopup="dialog" aria-label="Words and keys" onclick={open}>?</button>
+<Ask bind:open={isOpen} title="Words and keys">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="max-h-[60vh] overflow-y-auto pr-2" role="region" aria-label="Words and keys, in full" tabindex="0">
+        <h3 class="mt-2 text-[1.05rem]">Words</h3>
+        <dl class="text-[0.95rem]">
+            {#each GLOSSARY as [word, meaning] (word)}<div class="border-t border-rule py-1">
+                    <dt class="font-semibold">{word}</dt>
+                    <dd class="text-muted">{meaning}</dd>
+                </div>{/each}
+        </dl>
+        <h3 class="mt-4 text-[1.05rem]">Keys</h3>
+        <p class="text-muted">One after the other, anywhere but in a field.</p>
+        <dl class="mt-2 grid grid-cols-[4.5rem_1fr] gap-y-0.5">
+            <dt><kbd>?</kbd></dt>
+            <dd>this window</dd>
+            {#each SHORTCUTS as shortcut (shortcut.keys)}<dt><kbd>{shortcut.keys}</kbd></dt>
+                <dd>{shortcut.text}</dd>{/each}
+            <dt><kbd>space</kbd></dt>
+            <dd>a tap, on the pads of Measure and of the counts; ends an open phase in the player</dd>
+            <dt><kbd>Esc</kbd></dt>
+            <dd>stops the player; closes this window</dd>
+        </dl>
+    </div>
     <p class="mt-4 flex gap-5">
         <button type="button" class="linklike" onclick={turn}>{isOff ? 'Turn the keys on' : 'Turn the keys off'}</button
-        ><button type="button" class="linklike" onclick={() => dialog?.close()}>Close</button>
+        ><button
+            type="button"
+            class="linklike"
+            data-autofocus
+            onclick={() => {
+                isOpen = false;
+            }}>Close</button
+        >
     </p>
-</dialog>
+</Ask>
 
 <style>
     kbd {
         font-family: var(--sans);
         font-weight: 650;
     }
-    dialog::backdrop {
-        background: rgb(36 48 47 / 0.35);
+    .help {
+        font-weight: 700;
     }
 </style>

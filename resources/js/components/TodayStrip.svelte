@@ -42,16 +42,16 @@
             {/each}
         </ul>
         <svg width={WIDTH} height="26" aria-hidden="true">
-            <path d="M0 0.5H{WIDTH}" stroke="#24302f" />
+            <path d="M0 0.5H{WIDTH}" stroke="var(--ink)" />
             {#each Array.from({ length: (to - from) * 4 + 1 }).keys() as quarter (quarter)}<path
                     d="M{Math.min(WIDTH - 0.5, x(from * 60 + quarter * 15) + 0.5)} 0v{quarter % 4 === 0 ? 10 : 5}"
-                    stroke="#24302f"
+                    stroke="var(--ink)"
                 />{/each}
             {#each Array.from({ length: to - from }).keys() as hour (hour)}<text
                     x={x((from + hour) * 60) + 4}
                     y="20"
                     font-size="12"
-                    fill="#596159">{from + hour}</text
+                    fill="var(--muted)">{from + hour}</text
                 >{/each}
         </svg>
         {#if appointments.now > from * 60 && appointments.now < to * 60}<svg
@@ -59,7 +59,7 @@
                 style:left="{x(appointments.now)}px"
                 width="2"
                 height={rows * ROW + 14}
-                aria-hidden="true"><path d="M1 0v999" stroke="#a63f28" stroke-width="1.5" /></svg
+                aria-hidden="true"><path d="M1 0v999" stroke="var(--clay)" stroke-width="1.5" /></svg
             >{/if}
     </section>
 {/if}

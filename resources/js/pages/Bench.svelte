@@ -24,7 +24,7 @@
     import Room from '../components/Room.svelte';
     import RoomPlayer from '../components/RoomPlayer.svelte';
     import { sendSignedIn } from '../lib/send';
-    import { STILL_HERE, inWords, noConnection, Refusal } from '../shared/http';
+    import { STILL_HERE, inWords, Refusal } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
     import type { TechniqueChoice } from '../types/pages';
     import type { BenchProps } from '../types/props';
@@ -73,11 +73,7 @@
     );
     const next = $derived((version?.number ?? 0) + 1);
     const barNote = $derived(
-        version
-            ? `draft of version ${next}, from version ${version.number} of ${version.issued_on}`
-            : draft.maintenance
-              ? 'first version of what is kept up'
-              : 'first version',
+        version ? `draft of version ${next}` : draft.maintenance ? 'first version of what is kept up' : 'first version',
     );
     /** Problems of an exercise are shown where it is typed; here stands which one has them. */
     const nameAt = (place: number): string => bench.of(bench.items[place]?.id ?? '')?.name ?? `Exercise ${place + 1}`;
@@ -171,54 +167,72 @@
 
     function submit(event: SubmitEvent): void {
         event.preventDefault();
-        // A first version changes nothing; what a later one changes is shown before it is issued.
-        if (version && preview === null) void look();
+        if (preview === null) void look();
         else void issue();
     }
 
+    /** What it changes, or at first what it says, is read before it is issued; what is in the way is said at once. */
     async function look(): Promise<void> {
+        isIssuing = true;
         errors = {};
         try {
+            await sendSignedIn(`/patients/${patient.id}/bench/check`, 'POST', order());
             const shown = await bench.post<Preview>('changes', { session: session?.id ?? null });
-            patientNote = shown.patient_note;
+            patientNote = version ? shown.patient_note : '';
             preview = shown;
-        } catch {
-            errors = { programme: noConnection(STILL_HERE) };
+        } catch (problem) {
+            refused(problem);
+        } finally {
+            isIssuing = false;
         }
     }
 
     const mapped = <T,>(of: Record<string, Reason> | undefined, value: (reason: Reason) => T): Record<string, T> =>
         Object.fromEntries(Object.entries(of ?? {}).map(([rule, reason]) => [rule, value(reason)]));
 
+    function order(): object {
+        const given = $state.snapshot(reasons);
+        const { items } = bench.draft();
+        return {
+            ...$state.snapshot(rest),
+            maintenance: draft.maintenance,
+            items,
+            school: bench.school,
+            patient_note: patientNote,
+            session: session?.id ?? null,
+            finding_reasons: items.map((item) => mapped(given[item.id], (reason) => reason.text)),
+            finding_causes: items.map((item) => mapped(given[item.id], (reason) => reason.cause)),
+        };
+    }
+
+    function refused(problem: unknown): void {
+        if (!(problem instanceof Refusal) || problem.status !== 422) {
+            errors = { programme: inWords(problem, STILL_HERE) };
+            return;
+        }
+        errors = problem.errors;
+        const at = Object.keys(errors)
+            .map((field) => /^(?:items|finding_reasons)\.(\d+)\./.exec(field)?.[1])
+            .find((place) => place !== undefined);
+        if (at !== undefined) bench.active = Number(at);
+        if (Object.keys(errors).some((field) => field.startsWith('goal.'))) panel = 'goal';
+    }
+
     async function issue(): Promise<void> {
         isIssuing = true;
         errors = {};
         try {
-            const given = $state.snapshot(reasons);
-            const order = {
-                ...$state.snapshot(rest),
-                maintenance: draft.maintenance,
-                items: bench.draft().items,
-                school: bench.school,
-                patient_note: patientNote,
-                session: session?.id ?? null,
-                finding_reasons: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.text)),
-                finding_causes: bench.draft().items.map((item) => mapped(given[item.id], (reason) => reason.cause)),
-            };
-            const { go_to } = await sendSignedIn<{ go_to: string }>(`/patients/${patient.id}/versions`, 'POST', order);
+            const { go_to } = await sendSignedIn<{ go_to: string }>(
+                `/patients/${patient.id}/versions`,
+                'POST',
+                order(),
+            );
             issued = true;
             bench.forget();
             router.visit(go_to);
         } catch (problem) {
             preview = null;
-            if (problem instanceof Refusal && problem.status === 422) {
-                errors = problem.errors;
-                const at = Object.keys(errors)
-                    .map((field) => /^(?:items|finding_reasons)\.(\d+)\./.exec(field)?.[1])
-                    .find((place) => place !== undefined);
-                if (at !== undefined) bench.active = Number(at);
-                if (Object.keys(errors).some((field) => field.startsWith('goal.'))) panel = 'goal';
-            } else errors = { programme: inWords(problem, STILL_HERE) };
+            refused(problem);
         } finally {
             isIssuing = false;
         }
@@ -236,6 +250,8 @@
     <form onsubmit={submit} novalidate>
         {#if preview}<IssuePreview
                 {preview}
+                {bench}
+                isFirst={!version}
                 bind:note={patientNote}
                 number={next}
                 isBusy={isIssuing}
@@ -342,16 +358,18 @@
                 <div class="mt-3 border-t border-rule pt-2"><AsRead mine={bench.mine} /></div>
             </aside>
         </div>
-        <div class="flex flex-wrap items-start gap-x-7 gap-y-3 pt-3">
+        <div class="issue-bar">
             <WeekMinutes minutes={bench.answer.minutes} has={patient.minutes_a_day} />
-            <IssueLine
-                bind:rest
-                {errors}
-                isFirst={!version}
-                isMaintenance={draft.maintenance}
-                {next}
-                isOff={isIssuing || patient.obstacle !== null || preview !== null}
-            />
+            <div class="issue">
+                <IssueLine
+                    bind:rest
+                    {errors}
+                    isFirst={!version}
+                    isMaintenance={draft.maintenance}
+                    {next}
+                    isOff={isIssuing || patient.obstacle !== null || preview !== null}
+                />
+            </div>
         </div>
         <div class="mt-2 text-right" aria-live="assertive">
             {#each problems as problem, index (index)}
@@ -363,6 +381,51 @@
 </Room>
 
 <style>
+    /* Issuing stays in view, and nothing that has the focus is under it. */
+    .issue-bar {
+        display: flex;
+        flex-wrap: wrap;
+        align-items: start;
+        gap: 0.5rem 1.75rem;
+        padding: 0.6rem 0;
+    }
+    .issue {
+        margin-left: auto;
+    }
+    @media (min-width: 48rem) and (min-height: 40rem) {
+        .issue-bar,
+        .issue {
+            background: var(--paper);
+        }
+        .issue-bar {
+            display: contents;
+        }
+        .issue {
+            position: sticky;
+            bottom: 0;
+            z-index: 10;
+            padding: 0.6rem 0;
+            border-top: 1px solid var(--ink);
+        }
+        :global(html:has(.issue-bar)) {
+            scroll-padding-bottom: 6rem;
+        }
+    }
+    @media (min-width: 70rem) and (min-height: 40rem) {
+        .issue-bar {
+            display: flex;
+            position: sticky;
+            bottom: 0;
+            z-index: 10;
+            border-top: 1px solid var(--ink);
+            margin-top: -1px;
+        }
+        .issue {
+            position: static;
+            padding: 0;
+            border: 0;
+        }
+    }
     /* What the rules say and what the patient reads goes below where there is no room beside it. */
     .beside {
         border-top: 1px solid var(--color-rule);

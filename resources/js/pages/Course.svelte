@@ -90,9 +90,12 @@
             <div>
                 <h2 class="text-lg">New since the programme was issued</h2>
                 <ul>
-                    {#each new_findings as finding, index (index)}<li class="border-t border-rule py-1.5">
+                    {#each new_findings as finding, index (index)}<li
+                            class="border-t border-rule py-1.5"
+                            title={finding.rule}
+                        >
                             <strong>{finding.title}</strong>, {finding.exercise}. {finding.message}
-                            <span class="text-muted">{finding.found} · {finding.rule}</span>
+                            <span class="text-muted">{finding.found}</span>
                         </li>{/each}
                 </ul>
                 <p class="mt-2">Change it on the Bench, or say why it goes on as it is.</p>

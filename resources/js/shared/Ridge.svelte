@@ -35,13 +35,13 @@
 >
     <defs>
         <pattern id="{id}-inhale" width="7" height="7" patternUnits="userSpaceOnUse"
-            ><path d="M3.5 0V7" stroke="#1f5c57" stroke-opacity=".42" /></pattern
+            ><path d="M3.5 0V7" stroke="var(--reed)" stroke-opacity=".42" /></pattern
         >
         <pattern id="{id}-exhale" width="8" height="8" patternUnits="userSpaceOnUse"
-            ><path d="M0 8L8 0M-2 2L2 -2M6 10L10 6" stroke="#5d4f7a" stroke-opacity=".45" /></pattern
+            ><path d="M0 8L8 0M-2 2L2 -2M6 10L10 6" stroke="var(--heather)" stroke-opacity=".45" /></pattern
         >
         <pattern id="{id}-hold" width="8" height="8" patternUnits="userSpaceOnUse"
-            ><circle cx="4" cy="4" r="1.2" fill="#7a570f" fill-opacity=".7" /></pattern
+            ><circle cx="4" cy="4" r="1.2" fill="var(--ochre)" fill-opacity=".7" /></pattern
         >
         <pattern id="{id}-rest" width="8" height="8" patternUnits="userSpaceOnUse"></pattern>
         <clipPath id="{id}-ink"><rect x="-2" y="-8" width={ink + 2} height={below + 20} /></clipPath>

@@ -100,6 +100,8 @@ export interface HandOverShown {
 }
 
 export interface NoteShown {
+    /** What happened since the last session, to be read while writing. */
+    since: EvidenceLine[];
     draft: string;
     signed: {
         text: string;

@@ -85,7 +85,7 @@ final class BenchToolsTest extends TestCase
         self::assertSame([['what' => 'ratio', 'from' => '4:0:5:1', 'to' => '4:0:6:1']], $answer->json('changes.0.lines'));
         self::assertSame("Longer breath out: The counts go from 4:0:5:1 to 4:0:6:1.\nNew: Noticing the breath.", $answer->json('patient_note'));
         $lying = $this->ask('changes', ['items' => [[...$fields, 'ratio' => '4:0:5:1', 'position' => 'supine', 'props' => ['pillow-under-head'], 'breaths' => 6]]]);
-        self::assertStringContainsString('Now lying on your back.', $lying->json('patient_note'));
+        self::assertStringContainsString('The position is now: lying on your back.', $lying->json('patient_note'));
         self::assertStringContainsString('Now 6 breaths instead of 12 breaths.', $lying->json('patient_note'));
         self::assertStringContainsString('With: a low pillow.', $lying->json('patient_note'));
         $gone = $this->ask('changes', ['items' => [['id' => 'new-1', 'technique' => 'noticing']]]);

@@ -119,7 +119,7 @@ final class CaseloadSearchTest extends TestCase
         self::assertSame(0, $this->pageProps('/')['counts']['total']);
         $this->app?->make('auth')->forgetGuards();
         $this->get('/?search=fen')->assertRedirect('/sign-in');
-        $this->fromDevice($credential)->get('/?search=fen')->assertRedirect('/sign-in');
+        $this->fromDevice($credential)->get('/?search=fen')->assertRedirect('/my');
     }
 
     private function queries(): int

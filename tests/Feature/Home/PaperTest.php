@@ -35,9 +35,9 @@ final class PaperTest extends TestCase
 
         $enter([])->assertSessionHasErrors(['ticks' => 'Nothing was typed yet.']);
         $enter([['2026-11-04', 'two']])->assertSessionHasErrors('ticks.0.done');
-        $enter([['2026-11-04', 2], ['2026-11-03', 2]])->assertSessionHasErrors(['paper' => 'Extended exhale, Tue 3 Nov: only 1 of that day is without a practice.']);
-        $enter([['2026-10-02', 1]])->assertSessionHasErrors(['paper' => 'Fri 2 Oct is not among the last 14 days.']);
-        $enter([['2026-13-02', 1]])->assertSessionHasErrors('paper');
+        $enter([['2026-11-04', 2], ['2026-11-03', 2]])->assertSessionHasErrors(["paper 2026-11-03 $lineage" => 'Extended exhale, Tue 3 Nov: only 1 of that day is without a practice.']);
+        $enter([['2026-10-02', 1]])->assertSessionHasErrors(["paper 2026-10-02 $lineage" => 'Fri 2 Oct is not among the last 14 days.']);
+        $enter([['2026-13-02', 1]])->assertSessionHasErrors("paper 2026-13-02 $lineage");
         self::assertSame(1, Practice::query()->count(), 'nothing is half entered');
 
         $enter([['2026-11-04', 2], ['2026-11-03', 1]])->assertSessionHasNoErrors();
@@ -46,7 +46,7 @@ final class PaperTest extends TestCase
         self::assertSame([[2, 2], [2, 2]], array_map(fn (array $day) => [$day['planned'], $day['known']], array_slice($course['paper']['rows'][0]['days'], 2, 2)));
         self::assertStringContainsString('12 of 12 breaths, from paper', $course['practices'][0]['got']);
         self::assertSame([3, 3], [Practice::query()->where('source', 'paper')->count(), Practice::query()->whereNull('device_id')->whereNull('effort')->count()]);
-        $enter([['2026-11-03', 1]])->assertSessionHasErrors(['paper' => 'Extended exhale, Tue 3 Nov: every practice of that day is entered already.']);
+        $enter([['2026-11-03', 1]])->assertSessionHasErrors(["paper 2026-11-03 $lineage" => 'Extended exhale, Tue 3 Nov: every practice of that day is entered already.']);
     }
 
     public function test_without_a_programme_there_is_nothing_to_enter(): void

@@ -2746,6 +2746,7 @@ export type SentSessionShownNote = {
         on: string;
         text: string;
     };
+    since: [];
 };
 
 export type SentSessionShownPrescribe = [];

@@ -47,13 +47,17 @@
     }: Props = $props();
 
     const PANELS = [
-        ['led', 'How it is led'],
-        ['ladder', 'Ladder'],
-        ['fit', 'Fit, tap'],
-        ['compare', 'Compare'],
-        ['more', 'Short, asked, why'],
-        ['goal', 'Goal'],
-        ['start', 'Templates, files'],
+        ['led', 'How it is led', 'Sound, words and signs of the pacer, and how far the patient may slow it'],
+        ['ladder', 'Steps up', 'The ladder: what it becomes when it is stepped up or back'],
+        ['fit', 'Fit, tap', 'Fit it to a rate or a length, or tap the patient’s own breath'],
+        ['compare', 'Compare', 'Two breaths side by side'],
+        [
+            'more',
+            'Short, asked, why',
+            'The short version for a bad day, what is asked afterwards, and why it is prescribed',
+        ],
+        ['goal', 'Goal', 'What the whole programme is for, and how far'],
+        ['start', 'Templates, files', 'Begin from a template or a file, or keep this as one'],
     ] as const;
     const shown = $derived(
         PANELS.filter(
@@ -64,10 +68,12 @@
     );
 </script>
 
-<div class="mt-1.5 flex flex-wrap gap-x-3 border-t border-rule pt-1.5 text-[0.8125rem]">
-    {#each shown as [each, label] (each)}
+<div class="mt-1.5 flex flex-wrap items-baseline gap-x-3 border-t border-rule pt-1.5 text-[0.8125rem]">
+    {#each shown as [each, label, opens] (each)}
+        {#if each === 'goal'}<span class="border-l border-rule pl-3 text-muted">whole programme</span>{/if}
         <button
             type="button"
+            title={opens}
             class="plain"
             aria-expanded={panel === each}
             onclick={() => {

@@ -21,18 +21,18 @@
                 y={HEIGHT - (each / most) * (HEIGHT - 4)}
                 width="24"
                 height={(each / most) * (HEIGHT - 4)}
-                fill="#cfc5ac"
+                fill="var(--rule)"
             />
-            <text x={day * 31 + 12} y={HEIGHT + 14} text-anchor="middle" font-size="12" fill="#596159"
+            <text x={day * 31 + 12} y={HEIGHT + 14} text-anchor="middle" font-size="12" fill="var(--muted)"
                 >{WEEKDAYS[day]?.charAt(0)}</text
             >
         {/each}
         {#if has !== null}<path
                 d="M0 {HEIGHT - (has / most) * (HEIGHT - 4)}H210"
-                stroke="#24302f"
+                stroke="var(--ink)"
                 stroke-dasharray="3 3"
             />{/if}
-        <path d="M0 {HEIGHT}H210" stroke="#24302f" />
+        <path d="M0 {HEIGHT}H210" stroke="var(--ink)" />
     </svg>
     <p class="leading-tight">
         <strong class="font-serif text-lg">{short(fullest, 1)} min a day</strong>

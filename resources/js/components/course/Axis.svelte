@@ -33,6 +33,12 @@
     const MOST_MEASURES = 3;
     const earlier = (point: CoursePoint): string => (point.earlier === null ? '' : `, ${point.earlier}`);
 
+    /** Where it is wider than the screen, it opens at today's end. */
+    let drawing: HTMLDivElement | undefined = $state();
+    $effect(() => {
+        if (drawing) drawing.scrollLeft = drawing.scrollWidth;
+    });
+
     /** The day, or week, whose values are read out. */
     let reading = $state<string | null>(null);
     const all = $derived(units(programme));
@@ -70,9 +76,11 @@
 
 <div
     class="course-axis"
+    bind:this={drawing}
     role="group"
     aria-label="Course from {dayMonth(programme.from)} to {dayMonth(programme.today)}"
     onpointermove={point}
+    onpointerdown={point}
 >
     <Scale {axis} from={programme.from} left={LEFT} {edge} />
     <div class="row">
@@ -91,11 +99,11 @@
                             y="0.5"
                             width={Math.max(1, version.end - version.x - 3)}
                             height="27"
-                            fill="#fffdf8"
-                            stroke="#24302f"
+                            fill="var(--card)"
+                            stroke="var(--ink)"
                         />
                         <svg width={Math.max(1, version.end - version.x - 6)}
-                            ><text x="8" y="19" font-size="13.5" fill="#24302f"
+                            ><text x="8" y="19" font-size="13.5" fill="var(--ink)"
                                 ><tspan font-weight="700">{version.number}</tspan> {version.summary}</text
                             ></svg
                         >
@@ -199,16 +207,16 @@
                 x2={version.x}
                 y1="34"
                 y2="100%"
-                stroke="#24302f"
+                stroke="var(--ink)"
                 stroke-dasharray="1.5 4"
             />{/each}
-        <line x1={today} x2={today} y1="20" y2="100%" stroke="#a63f28" />
+        <line x1={today} x2={today} y1="20" y2="100%" stroke="var(--clay)" />
         {#if reading !== null}<line
                 x1={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2}
                 x2={axis.x(day) + (axis.dayWidth * (programme.by_week ? 7 : 1)) / 2}
                 y1="20"
                 y2="100%"
-                stroke="#1f5c57"
+                stroke="var(--reed)"
             />{/if}
     </svg>
 </div>
@@ -231,6 +239,7 @@
 <style>
     .course-axis {
         position: relative;
+        isolation: isolate;
         overflow-x: auto;
     }
     .row {
@@ -240,6 +249,10 @@
         padding: 0.25rem 0;
     }
     .row h2 {
+        position: sticky;
+        left: 0;
+        z-index: 1;
+        background: var(--paper);
         font-family: var(--sans);
         font-size: 0.925rem;
         font-weight: 700;
@@ -266,8 +279,10 @@
         background: var(--heather);
         border-color: var(--heather);
     }
+    /* Under the values, that stand on it. */
     .marks {
         position: absolute;
+        z-index: -1;
         inset: 0 auto auto 0;
         height: 100%;
         pointer-events: none;

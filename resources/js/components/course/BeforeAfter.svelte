@@ -31,26 +31,26 @@
         ? 'practice, week by week'
         : `${marks.length} practices`}."
 >
-    {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="#d9cfba" /><text
+    {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="var(--rule)" /><text
             x="-6"
             y={y(level) + 4}
             font-size="11"
             text-anchor="end"
-            fill="#596159">{level}</text
+            fill="var(--muted)">{level}</text
         >{/each}
     {#each marks as mark, index (index)}
         {#if mark.before !== null && mark.after !== null}<path
                 d="M{mark.x} {y(mark.before)}V{y(mark.after)}"
-                stroke="#24302f"
+                stroke="var(--ink)"
                 stroke-width="1.1"
             />{/if}
         {#if mark.before !== null}<circle
                 cx={mark.x}
                 cy={y(mark.before)}
                 r="2.3"
-                fill="#faf6ec"
-                stroke="#24302f"
+                fill="var(--paper)"
+                stroke="var(--ink)"
             />{/if}
-        {#if mark.after !== null}<circle cx={mark.x} cy={y(mark.after)} r="2.3" fill="#5d4f7a" />{/if}
+        {#if mark.after !== null}<circle cx={mark.x} cy={y(mark.after)} r="2.3" fill="var(--heather)" />{/if}
     {/each}
 </svg>

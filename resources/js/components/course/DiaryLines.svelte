@@ -12,7 +12,7 @@
     }: { programme: CourseProgramme; axis: DayAxis; left: number; width: number; height?: number } = $props();
 
     const DASHES = ['', '5 3', '1.5 3', '9 3 2 3', '2 2', '12 4'];
-    const INKS = ['#24302f', '#5d4f7a', '#8a6414', '#1f5c57', '#a63f28', '#4c6b2f'];
+    const INKS = ['var(--ink)', 'var(--heather)', 'var(--ochre)', 'var(--reed)', 'var(--clay)', 'var(--moss)'];
     /** Where nothing was written for longer than this, the line breaks off. */
     const GAP_DAYS = 7;
     const y = (value: number): number => height - 9 - (value / 10) * (height - 18);
@@ -52,17 +52,17 @@
 >
     {#if goal}
         {@const from = goal.at_most ? y(goal.target) : y(10)}{@const to = goal.at_most ? y(0) : y(goal.target)}
-        <rect x="0" y={from} {width} height={to - from} fill="#4c6b2f" fill-opacity="0.1" />
-        <text x="6" y={to - 4} font-size="11.5" fill="#4c6b2f"
+        <rect x="0" y={from} {width} height={to - from} fill="var(--moss)" fill-opacity="0.1" />
+        <text x="6" y={to - 4} font-size="11.5" fill="var(--moss)"
             >goal: {goal.measure} {goal.target} or {goal.at_most ? 'less' : 'more'}</text
         >
     {/if}
-    {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="#d9cfba" /><text
+    {#each [0, 5, 10] as level (level)}<path d="M0 {y(level)}H{width}" stroke="var(--rule)" /><text
             x="-6"
             y={y(level) + 4}
             font-size="11"
             text-anchor="end"
-            fill="#596159">{level}</text
+            fill="var(--muted)">{level}</text
         >{/each}
     {#each programme.diary as line, index (index)}
         {#each unbroken(line.days, GAP_DAYS) as part (part[0]?.[0])}
@@ -90,7 +90,7 @@
                 font-weight="600"
                 text-anchor={middle(end[0]) + 80 > width ? 'end' : 'start'}
                 fill={INKS[index % INKS.length]}
-                stroke="#faf6ec"
+                stroke="var(--paper)"
                 stroke-width="3"
                 paint-order="stroke">{line.name}</text
             >{/if}

@@ -12,7 +12,22 @@
     const form = useForm<{ ticks: { day: string; lineage: string; done: string; stop: string | null }[] }>({
         ticks: [],
     });
-    const problem = $derived(Object.values(form.errors)[0]);
+    const errors = $derived(form.errors as Record<string, string>);
+    /** At the day and exercise where it was typed. */
+    const placed = $derived(
+        Object.fromEntries(
+            Object.entries(errors).flatMap(([field, text]) => {
+                const at = /^ticks\.(\d+)\./.exec(field)?.[1];
+                const tick = at === undefined ? undefined : form.ticks[Number(at)];
+                const key = tick ? `${tick.day} ${tick.lineage}` : field.replace(/^paper /, '');
+                return key === field ? [] : [[key, text]];
+            }),
+        ),
+    );
+    const problem = $derived(
+        Object.entries(errors).find(([field]) => field === 'ticks' || field === 'paper')?.[1] ??
+            Object.values(placed)[0],
+    );
 
     function enter(event: SubmitEvent): void {
         event.preventDefault();
@@ -65,6 +80,7 @@
                                             class="slot small w-[2.6rem]"
                                             inputmode="numeric"
                                             aria-label="{row.name}, {date.label}: more ticks"
+                                            aria-invalid={placed[`${date.date} ${row.lineage}`] ? 'true' : undefined}
                                             bind:value={typed[`${date.date} ${row.lineage}`]}
                                         /><select
                                             class="slot small mt-0.5 block !w-[4.4rem] !pr-5 !pl-0.5 text-[0.75rem]"
@@ -81,7 +97,10 @@
                                                 >{/each}</select
                                         >{/if}<span class="block text-[0.75rem] text-muted"
                                         >{day.known} of {day.planned}</span
-                                    ></td
+                                    >{#if date && placed[`${date.date} ${row.lineage}`]}<span
+                                            class="block max-w-[9rem] text-left text-[0.75rem] font-semibold text-clay"
+                                            >{placed[`${date.date} ${row.lineage}`]}</span
+                                        >{/if}</td
                                 >
                             {/each}</tr
                         >

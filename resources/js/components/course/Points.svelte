@@ -36,18 +36,16 @@
     aria-label={points.map((point) => `${point.day}: ${point.text}`).join('; ')}
 >
     {#each placed as point, index (index)}
-        {#if point.mark === 'session'}<path d="M{point.x} {point.y - 9}l5 5l-5 5l-5 -5z" fill="#24302f" />{:else}<circle
-                cx={point.x}
-                cy={point.y - 4}
-                r="3"
-                fill="#24302f"
-            />{/if}
+        {#if point.mark === 'session'}<path
+                d="M{point.x} {point.y - 9}l5 5l-5 5l-5 -5z"
+                fill="var(--ink)"
+            />{:else}<circle cx={point.x} cy={point.y - 4} r="3" fill="var(--ink)" />{/if}
         <text
             x={point.isBefore ? point.x - 9 : point.x + 9}
             y={point.y}
             font-size="12.5"
-            fill="#24302f"
-            stroke="#faf6ec"
+            fill="var(--ink)"
+            stroke="var(--paper)"
             stroke-width="3"
             paint-order="stroke"
             text-anchor={point.isBefore ? 'end' : 'start'}>{point.text}</text

@@ -35,7 +35,7 @@
     }
 </script>
 
-<section class="border-t border-ink py-2.5" aria-label="Proposal for {proposal.exercise}">
+<section class="border-t border-ink py-2.5" aria-label="Proposal for {proposal.exercise}" title={proposal.rule}>
     <h3 class="text-[1.05rem]">
         {proposal.exercise}:
         <em class="not-italic underline decoration-2 underline-offset-4">{proposal.label.toLowerCase()}</em>
@@ -46,7 +46,6 @@
             <strong>{proposal.accepted}</strong>.
         {:else if proposal.measures}Now {proposal.now}.
         {:else if !proposal.finishes}Now {proposal.now}. What it becomes has to be chosen.{/if}
-        <span class="text-[0.8125rem] text-muted">{proposal.rule}</span>
     </p>
     {#if errors.proposal}<p class="mt-1 font-semibold text-clay" role="alert">{errors.proposal}</p>{/if}
     {#if proposal.decided}

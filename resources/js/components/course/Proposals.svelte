@@ -14,7 +14,7 @@
 {#each others as proposal (proposal.lineage)}
     <p class="border-t border-rule py-1.5 text-[0.925rem]">
         <strong>{proposal.exercise}: {proposal.label.toLowerCase()}.</strong>
-        {proposal.because} <span class="text-[0.8125rem] text-muted">{proposal.rule}</span>
+        {proposal.because}
     </p>
 {/each}
 {#if proposals.length === 0}<p class="text-muted">Nothing is proposed for what is used as needed.</p>{/if}

@@ -31,9 +31,9 @@
 </script>
 
 <svg width={edge} height="30" aria-hidden="true">
-    {#each labelled as week (week.number)}<text x={week.x + 4} y="13" font-size="13" fill="#596159"
+    {#each labelled as week (week.number)}<text x={week.x + 4} y="13" font-size="13" fill="var(--muted)"
             >{7 * axis.dayWidth < LABEL ? dayMonth(week.date) : `week ${week.number} · ${dayMonth(week.date)}`}</text
         >{/each}
-    <path d="M{left} 20H{edge}" stroke="#24302f" />
-    {#each ticks as tick, index (index)}<path d="M{tick.x} 20v{tick.long ? 9 : 4}" stroke="#24302f" />{/each}
+    <path d="M{left} 20H{edge}" stroke="var(--ink)" />
+    {#each ticks as tick, index (index)}<path d="M{tick.x} 20v{tick.long ? 9 : 4}" stroke="var(--ink)" />{/each}
 </svg>

@@ -32,15 +32,15 @@
         'nothing due'}"
 >
     {#each bars as week (week.date)}
-        <path d="M{week.x} {height - 0.5}h{wide}" stroke="#d9cfba" />
+        <path d="M{week.x} {height - 0.5}h{wide}" stroke="var(--rule)" />
         <rect
             x={week.x}
             y={height - 1 - week.high}
             width={wide}
             height={week.high}
-            fill="#24302f"
+            fill="var(--ink)"
             fill-opacity="0.78"
         />
-        {#if week.stops > 0}<path d="M{week.x + wide / 2 - 4} 0h8l-4 7z" fill="#a63f28" />{/if}
+        {#if week.stops > 0}<path d="M{week.x + wide / 2 - 4} 0h8l-4 7z" fill="var(--clay)" />{/if}
     {/each}
 </svg>

@@ -56,6 +56,7 @@
                     <div
                         class="mt-2 border-l-4 border-ink bg-card px-4 py-2"
                         role="note"
+                        title={item.proposal.rule}
                         aria-label="Proposal for {item.name}"
                     >
                         <p>
@@ -63,7 +64,7 @@
                             <strong class="font-serif text-[1.15rem]">{item.proposal.label}</strong>
                         </p>
                         <p class="text-[0.9rem]">{item.proposal.because}</p>
-                        <p class="text-[0.8125rem] text-muted">{item.proposal.rule}. The decision is yours.</p>
+                        <p class="text-[0.8125rem] text-muted">The decision is yours.</p>
                     </div>
                 {/if}
                 {#if item.next}<p class="mt-1 text-[0.9rem]">

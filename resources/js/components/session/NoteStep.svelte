@@ -91,26 +91,42 @@
         </form>
     </div>
 {:else}
-    <div class="max-w-[52rem] pt-5">
-        <label class="font-semibold" for="note">Note</label>
-        <span class="text-muted">filled from the steps; change what you like, then sign</span>
-        <Textarea id="note" rows={18} class="mt-1 w-full text-base leading-relaxed" bind:value={step.content.text} />
-        <KeptLine {step}
-            >{#snippet theirs(content)}<p class="max-h-60 overflow-y-auto whitespace-pre-line">
-                    {content.text ?? ''}
-                </p>{/snippet}</KeptLine
-        >
-        <div class="mt-3 flex items-center gap-4">
-            <Button disabled={isSigning || step.theirs !== null} onclick={sign}>Sign the note</Button>
-            <button
-                type="button"
-                class="linklike"
-                onclick={() => {
-                    step.content.text = shown.draft;
-                }}>Fill it from the steps again</button
+    <div class="grid items-start gap-x-12 gap-y-6 pt-5 md:grid-cols-[1.6fr_1fr]">
+        <div>
+            <label class="font-semibold" for="note">Note</label>
+            <span class="text-muted">filled from the steps; change what you like, then sign</span>
+            <Textarea
+                id="note"
+                rows={18}
+                class="mt-1 w-full text-base leading-relaxed"
+                bind:value={step.content.text}
+            />
+            <KeptLine {step}
+                >{#snippet theirs(content)}<p class="max-h-60 overflow-y-auto whitespace-pre-line">
+                        {content.text ?? ''}
+                    </p>{/snippet}</KeptLine
             >
-            <span class="text-[0.875rem] text-muted">Signing ends the session. A signed note is only amended.</span>
+            <div class="mt-3 flex items-center gap-4">
+                <Button disabled={isSigning || step.theirs !== null} onclick={sign}>Sign the note</Button>
+                <button
+                    type="button"
+                    class="linklike"
+                    onclick={() => {
+                        step.content.text = shown.draft;
+                    }}>Fill it from the steps again</button
+                >
+                <span class="text-[0.875rem] text-muted">Signing ends the session. A signed note is only amended.</span>
+            </div>
+            {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}
         </div>
-        {#if trouble}<p role="alert" class="mt-2 font-semibold text-clay">{trouble}</p>{/if}
+        {#if shown.since.length > 0}<aside aria-labelledby="since">
+                <h2 id="since" class="mb-2 text-[1.15rem]">Since the last session</h2>
+                <ul>
+                    {#each shown.since as line, index (index)}<li class="border-t border-rule py-1.5">
+                            <strong class="font-serif text-[1.1rem]">{line.number}</strong>
+                            {line.text}
+                        </li>{/each}
+                </ul>
+            </aside>{/if}
     </div>
 {/if}

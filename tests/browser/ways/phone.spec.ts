@@ -1,6 +1,15 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, expectNoAxeViolations, issueFast, join, makeLink, newName, readyPatient } from './support';
-import { screen, startPlaying, test } from './support';
+import {
+    addPatient,
+    expect,
+    expectNoAxeViolations,
+    issueFast,
+    join,
+    makeLink,
+    newName,
+    readyPatient,
+} from '../support';
+import { screen, startPlaying, test } from '../support';
 
 /** The last digit opens, once this device knows how many there are. */
 const open = async (phone: Page, pin: string, isNew = false): Promise<void> => {
@@ -26,6 +35,7 @@ test('two patients take turns on one tablet, each behind their own PIN', async (
     await expect(tablet.getByText('7 breaths')).toBeVisible();
     await tablet.getByRole('button', { name: 'Lock' }).click();
     await tablet.getByRole('button', { name: /^Open for B T/ }).click();
+    await expect(tablet.getByRole('button', { name: /^Open for A T/ })).toBeVisible();
     await open(tablet, '975310', true);
     await expect(tablet.getByText('9 breaths')).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { onTheBench } from './desk';
-import { addPatient, expect, expectNoAxeViolations, newName, screen, signIn, test } from './support';
+import { andAnswered, onTheBench } from '../desk';
+import { addPatient, expect, expectNoAxeViolations, issueNow, newName, screen, signIn, test } from '../support';
 
 const ENDED = [/answer: (401|419) /, /answer: 302 /];
 
@@ -23,10 +23,10 @@ test('a sign-in that ended is asked for in a window, and the page goes on with w
     watcher,
 }) => {
     const record = await onTheBench(page, 'Ended Sign-in');
-    await page.getByLabel('Position').selectOption('seated');
+    await andAnswered(page, () => page.getByLabel('Position').selectOption('seated'));
     watcher.expect(...ENDED);
     await context.clearCookies();
-    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await page.getByRole('button', { name: 'Issue version 1', exact: true }).click();
     const window = page.getByRole('dialog', { name: 'Please sign in again' });
     await expect(window).toBeVisible();
     await expectNoAxeViolations(page);
@@ -36,6 +36,7 @@ test('a sign-in that ended is asked for in a window, and the page goes on with w
     await expect(window.getByText('E-mail and password do not match.')).toBeVisible();
     await window.getByLabel('Password').fill('lantern-over-quay');
     await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Issue version 1 now' }).click();
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
 
     // A page that is only opened asks too, and is opened then.
@@ -117,7 +118,7 @@ test('a session begun by mistake is dropped, a version of today withdrawn, a pat
 
     await page.goto(`${record}/bench`);
     await page.getByLabel('Position').selectOption('seated');
-    await page.getByRole('button', { name: /^Issue version/ }).click();
+    await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     await page.goto(`${record}/versions/1`);
     await page.getByRole('button', { name: 'Withdraw it' }).click();

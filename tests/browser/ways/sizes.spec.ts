@@ -1,0 +1,89 @@
+import type { Page } from '@playwright/test';
+import { expect, promised, signIn, test } from '../support';
+
+const WIDTHS = [320, 390, 768, 820, 900, 1024, 1180, 1280] as const;
+
+/** The record of a patient of the demo who has everything. */
+async function recordOf(page: Page, name: string): Promise<string> {
+    await page.goto('/');
+    const href = await page.getByRole('link', { name }).first().getAttribute('href');
+    return new URL(href ?? '', page.url()).pathname;
+}
+
+const overflow = (page: Page): Promise<string> =>
+    page.evaluate(() => {
+        const wide = document.documentElement.scrollWidth - document.documentElement.clientWidth;
+        if (wide <= 0) return '';
+        const out = [...document.querySelectorAll('body *')].filter(
+            (each) => each.getBoundingClientRect().right > innerWidth + 1,
+        );
+        return `${wide} px too wide: ${out
+            .slice(-3)
+            .map((each) => `${each.tagName} ${each.className}`)
+            .join(' | ')}`;
+    });
+
+test('no page of the practitioner is wider than the screen', async ({ page }) => {
+    await signIn(page);
+    const record = await recordOf(page, promised('step-up-with-recovery'));
+    const pages = [
+        '/',
+        `${record}`,
+        ...['screening', 'measure', 'bench', 'access', 'record'].map((each) => `${record}/${each}`),
+    ];
+    const found: string[] = [];
+    for (const address of [
+        ...pages,
+        '/exercises',
+        '/exercises/square',
+        '/clinic',
+        '/patients/new',
+        '/voice',
+        '/account',
+    ]) {
+        for (const width of WIDTHS) {
+            await page.setViewportSize({ width, height: width < 700 ? 844 : 800 });
+            if (width === WIDTHS[0]) await page.goto(address);
+            const wide = await overflow(page);
+            if (wide) found.push(`${address.replace(record, '')} at ${width}: ${wide}`);
+        }
+    }
+    expect(found).toEqual([]);
+});
+
+test('on the Bench nothing lies over anything, and Issue is in view', async ({ page }) => {
+    await signIn(page);
+    const record = await recordOf(page, promised('step-up-with-recovery'));
+    const found: string[] = [];
+    for (const [width, height] of [
+        [768, 1024],
+        [820, 1180],
+        [900, 800],
+        [1024, 768],
+        [1180, 820],
+        [1280, 800],
+    ] as const) {
+        await page.setViewportSize({ width, height });
+        await page.goto(`${record}/bench`);
+        await expect(page.getByRole('button', { name: /^Issue version/ })).toBeInViewport();
+        const covered = await page.evaluate(() => {
+            const bad: string[] = [];
+            for (const each of document.querySelectorAll<HTMLElement>('main button, main a, main input, main select')) {
+                if (each.closest('.visually-hidden, [hidden]') || each.getClientRects().length === 0) continue;
+                each.scrollIntoView({ block: 'center' });
+                const box = each.getBoundingClientRect();
+                if (box.width < 4) continue;
+                const at = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2);
+                const isIt =
+                    at !== null && (each.contains(at) || at.contains(each) || at.closest('label')?.contains(each));
+                if (!isIt)
+                    bad.push(
+                        `${each.tagName} ${each.textContent.slice(0, 30)} under ${at?.tagName ?? 'nothing'} ${at?.className.toString().slice(0, 40) ?? ''}`,
+                    );
+            }
+            return bad;
+        });
+        found.push(...covered.map((each) => `${width}: ${each}`));
+    }
+    expect(found).toEqual([]);
+});
