@@ -30,6 +30,9 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::RedFlag, 'Blue lips', 'is open; no action recorded.', ['openRedFlags' => [RedFlag::BlueLips], 'redFlagFromHome' => false] + $facts);
         $this->expectLine(CaseloadReason::GetHelp, 'Fainting', 'every exercise is paused', $facts = ['openRedFlags' => []] + $facts);
         $this->expectLine(CaseloadReason::GetHelp, 'Needed help', 'from a signed-out device', $facts = ['getHelp' => null] + $facts);
+        // Who is archived is only told of where help was needed.
+        $this->expectLine(CaseloadReason::GetHelp, 'Fainting', 'every exercise is paused', ['archivedOn' => '3 Nov 2026', 'getHelp' => StopSymptom::Fainting] + $facts);
+        $this->expectLine(CaseloadReason::Archived, 'Archived', 'on 3 Nov 2026.', ['archivedOn' => '3 Nov 2026', 'urgentAside' => false] + $facts);
         $this->expectLine(CaseloadReason::Paused, 'Dizziness twice', 'Extended exhale is paused', $facts = ['urgentAside' => false] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Long pause in the breath', 'Square breathing is paused until you have looked', $facts = ['pausedExercise' => null] + $facts);
         $this->expectLine(CaseloadReason::NewFinding, 'Eyes closed', 'after a new answer, for Body scan.', ['newFinding' => ['title' => 'Eyes closed', 'exercise' => 'Body scan', 'paused' => false]] + $facts);
@@ -41,6 +44,7 @@ final class CaseloadLineTest extends TestCase
         $this->expectLine(CaseloadReason::KeptAside, '3 entries', 'accept or refuse', $facts = ['screeningWaits' => null] + $facts);
         $this->expectLine(CaseloadReason::KeptAside, '1 entry', 'accept or refuse', ['keptAside' => 1] + $facts);
         $this->expectLine(CaseloadReason::StoppedOnce, 'Dizziness', 'latest of 2 stops', $facts = ['keptAside' => 0] + $facts);
+        $this->expectLine(CaseloadReason::LockedOut, 'Locked out', 'make a new link', ['lastStop' => null, 'lockedOut' => 1] + $facts);
         $this->expectLine(CaseloadReason::NoPractice, '6 days', 'in a row', $facts = ['lastStop' => null] + $facts);
         $this->expectLine(CaseloadReason::AccessUnused, '9 days', 'not been used', ['accessUsed' => false] + $facts);
         $this->expectLine(CaseloadReason::ReviewOverdue, '3 days', 'review', $facts = ['presentGap' => 4] + $facts);

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../player/quiet';
     import { Button } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
     import { clock } from '../shared/format';
@@ -66,7 +67,7 @@
             cancelAnimationFrame(frame);
             engine.stop();
             letSleep();
-            void context.close();
+            endSound(context);
         };
     });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../player/quiet';
     import { Button } from 'flowbite-svelte';
     import { onDestroy } from 'svelte';
     import { sendSignedIn } from '../lib/send';
@@ -32,7 +33,7 @@
             play = await sendSignedIn<RoomPlay>(url, 'GET');
             isPlaying = true;
         } catch (problem) {
-            void context.close();
+            endSound(context);
             trouble = inWords(problem, BACK_LATER);
         }
     }

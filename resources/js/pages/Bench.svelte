@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../player/quiet';
     import { router } from '@inertiajs/svelte';
     import { onMount, untrack } from 'svelte';
     import Anchors from '../components/bench/Anchors.svelte';
@@ -161,7 +162,7 @@
         try {
             playing = { play: await bench.post<RoomPlay>('play', { at: bench.active }), context };
         } catch {
-            void context.close();
+            endSound(context);
         }
     }
 

@@ -32,7 +32,7 @@
         </p>{/if}
     {#if version.reason}<p class="mt-1">Why it changed: {version.reason}</p>{/if}
     {#if version.patient_note}<p class="mt-1 whitespace-pre-line">For the patient: {version.patient_note}</p>{/if}
-    <p class="mt-2 flex gap-5">
+    <p class="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         <span><SheetLinks href="/patients/{patient.id}/versions/{version.number}/sheet.pdf{version.query}" /></span>
         <a
             class="linklike"
@@ -51,7 +51,7 @@
     {#each version.items as item (item.lineage)}
         <section class="mt-5 border-t border-ink pt-4">
             <h2 class="text-lg">{item.name}: {item.summary}</h2>
-            <div class="mt-2 grid gap-10 md:grid-cols-[38rem_1fr]">
+            <div class="mt-2 grid grid-cols-1 gap-x-10 gap-y-4 md:grid-cols-[minmax(0,38rem)_1fr]">
                 <div>
                     <Ridge shape={item.ridge} width={600} height={130} label={item.summary} />
                     <div class="mt-3"><Numbers figures={item.figures} /></div>

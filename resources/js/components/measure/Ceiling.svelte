@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../../player/quiet';
     import { Button } from 'flowbite-svelte';
     import { sendSignedIn } from '../../lib/send';
     import { BACK_LATER, inWords } from '../../shared/http';
@@ -22,7 +23,7 @@
         try {
             play = await sendSignedIn<RoomPlay>(`/patients/${desk.patientId}/measure/ceiling`, 'GET');
         } catch (problem) {
-            void context.close();
+            endSound(context);
             trouble = inWords(problem, BACK_LATER);
         }
     }

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../../player/quiet';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import { percent, short } from '../../shared/format';
@@ -63,7 +64,7 @@
         try {
             playing = { play: await post<RoomPlay>('play', { items: [fields], at: 0 }), context };
         } catch (problem) {
-            void context.close();
+            endSound(context);
             trouble = said(problem);
         }
     }

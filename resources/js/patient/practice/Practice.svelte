@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../../player/quiet';
     import { onDestroy, onMount, untrack } from 'svelte';
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../keeping/outbox';
     import { endingAtNight, isAtNight } from '../../player/night';
@@ -117,14 +118,14 @@
     }
 
     function ended(): void {
-        void context?.close();
+        endSound(context);
         keepSoFar(log);
         if (endsInSleep) step = 'asleep';
         else afterwards();
     }
 
     function stopped(): void {
-        void context?.close();
+        endSound(context);
         step = 'stopped';
         if (of.credit === 'mine') openStops.ask(asStop());
         onasking(true);
@@ -185,7 +186,7 @@
 
     onDestroy(() => {
         onasking(false);
-        if (context?.state !== 'closed') void context?.close();
+        endSound(context);
         // Left without a word, by the Back button: it counts as far as it got, once the player has told how far.
         queueMicrotask(() => void recoverUnfinished(openStops.has));
     });

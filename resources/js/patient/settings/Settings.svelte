@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { endSound } from '../../player/quiet';
     import { onMount } from 'svelte';
     import DeviceName from './DeviceName.svelte';
     import PinChange from './PinChange.svelte';
@@ -49,7 +50,7 @@
 
     function hush(): void {
         playing?.stop();
-        void context?.close();
+        endSound(context);
         playing = null;
         context = null;
     }
