@@ -230,6 +230,18 @@ final class Patient extends Row
         return PatientClock::in($this->time_zone, $this->day_start);
     }
 
+    /** The first e-mail address that stands under contact; null where there is none. */
+    public function email(): ?string
+    {
+        foreach (preg_split('/[\s,;<>]+/', (string) $this->contact) ?: [] as $word) {
+            if (filter_var($word, FILTER_VALIDATE_EMAIL) !== false) {
+                return $word;
+            }
+        }
+
+        return null;
+    }
+
     public function dayOf(DateTimeImmutable $instant): PatientDay
     {
         return $this->clock()->dayOf($instant);

@@ -16,6 +16,11 @@ return [
         'wait' => 'Too many tries. Wait :minutes min, then try again.',
         'device' => 'Device',
     ],
+    'mail' => [
+        'title' => 'Your home practice',
+        'intro' => ':clinic has made a page for your home practice. Open this address on the device on which you want to practise; it works once, for :days days:',
+        'not-you' => 'If you do not know why you get this, do nothing, or tell the clinic.',
+    ],
     'consent' => [
         'title' => 'Before you begin',
         'intro' => 'Please read this. It is short.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Access\MakeAccessLink;
+use App\Actions\Access\SendAccessLink;
 use App\Actions\Access\WithdrawConsent;
 use App\Models\Consent;
 use App\Models\Device;
@@ -34,6 +35,7 @@ final class AccessController
                 'made_on' => $open->created_at->setTimezone($zone)->format('j M H:i'),
                 'expires_on' => $open->expires_at->setTimezone($zone)->format('j M H:i'),
             ],
+            'mail_to' => $patient->email(),
             'kept_aside' => KeptAsides::of($patient),
             'consents' => Consent::query()->where('patient_id', $patient->id)->with('practitioner')->latest('given_at')->latest('id')
                 ->limit(20)->get()
@@ -59,11 +61,13 @@ final class AccessController
         Patient $patient,
         #[CurrentUser] Practitioner $practitioner,
         MakeAccessLink $make,
+        SendAccessLink $send,
     ): RedirectResponse|JsonResponse {
         $link = $make($patient, $practitioner);
         $address = rtrim(config()->string('app.url'), '/')."/enter#{$link['token']}";
 
-        $shown = ['address' => $address, 'code' => $link['code'], 'days' => MakeAccessLink::DAYS];
+        $shown = ['address' => $address, 'code' => $link['code'], 'days' => MakeAccessLink::DAYS,
+            'sent_to' => $request->boolean('send') ? $send($patient, $address) : null];
 
         return $request->wantsJson()
             ? response()->json($shown, 201)

@@ -212,6 +212,7 @@ final class SessionSteps
                 ),
             ],
             'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
+            'mail_to' => $patient->email(),
             'public_address' => config()->string('app.url'),
             'appointment' => AppointmentsOf::next($patient, now()->toImmutable()),
         ];

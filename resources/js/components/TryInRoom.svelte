@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { endSound } from '../player/quiet';
+    import { endSound } from '../shared/quiet';
     import { Button } from 'flowbite-svelte';
     import { onDestroy } from 'svelte';
     import { sendSignedIn } from '../lib/send';

@@ -8,7 +8,8 @@
     import Room from '../components/Room.svelte';
     import type { AccessProps } from '../types/props';
 
-    let { patient, public_address, new_link, open_link, consents, devices, kept_aside }: AccessProps = $props();
+    let { patient, public_address, new_link, mail_to, open_link, consents, devices, kept_aside }: AccessProps =
+        $props();
 
     let working = $state(false);
     let copied = $state(false);
@@ -16,19 +17,15 @@
     let unsettled = $state<{ id: number; text: string } | null>(null);
     const isLoopback = $derived(/\/\/(127\.|localhost)/.test(public_address));
 
-    function make(): void {
-        router.post(
-            `/patients/${patient.id}/access`,
-            {},
-            {
-                onStart: () => {
-                    working = true;
-                },
-                onFinish: () => {
-                    working = false;
-                },
+    function make(send = false): void {
+        router.post(`/patients/${patient.id}/access`, send ? { send: true } : {}, {
+            onStart: () => {
+                working = true;
             },
-        );
+            onFinish: () => {
+                working = false;
+            },
+        });
     }
 
     const KINDS: Record<string, string> = { accepted: 'Accepted', withdrawn: 'Withdrawn', declined: 'Declined' };
@@ -89,6 +86,9 @@
                             >
                         </div>
                     </div>
+                    {#if new_link.sent_to}<p class="mt-3" role="status">
+                            Sent to {new_link.sent_to}. The code is not in the mail.
+                        </p>{/if}
                     <p class="visually-hidden" data-link>{new_link.address}</p>
                     {#if isLoopback}<p class="mt-4 text-sm text-muted">
                             The public address is set to this computer only, so a phone cannot reach it. Set
@@ -103,12 +103,17 @@
             {:else}
                 <p class="mt-3">
                     The patient gets a one-time link and code, reads what is recorded, agrees, and chooses a PIN.
-                    Nothing is sent by itself.
+                    Nothing is sent by itself{mail_to
+                        ? ''
+                        : '; to send it, an e-mail address has to stand under Contact'}.
                 </p>
             {/if}
-            <Button class="mt-4" outline={new_link !== null} disabled={working} onclick={make}
+            <Button class="mt-4" outline={new_link !== null} disabled={working} onclick={() => make()}
                 >{new_link || open_link ? 'Make a new link' : 'Make a link'}</Button
             >
+            {#if mail_to}<Button class="mt-4 ml-2" outline disabled={working} onclick={() => make(true)}
+                    >Make one and send it to {mail_to}</Button
+                >{/if}
         </section>
         <section>
             <h2 class="text-lg">Devices</h2>

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { endSound } from '../player/quiet';
+    import { endSound } from '../shared/quiet';
     import { router } from '@inertiajs/svelte';
     import { onMount, untrack } from 'svelte';
     import Anchors from '../components/bench/Anchors.svelte';

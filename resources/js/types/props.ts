@@ -29,12 +29,21 @@ import type {
 import type { KeptContent, SessionHeadView, StepShown } from './session';
 import type { RidgeShape } from '../shared/timeline';
 
+export interface NewLink {
+    address: string;
+    code: string;
+    days: number;
+    sent_to: string | null;
+}
+
 export interface AccessProps {
     patient: PatientHead;
     public_address: string;
-    new_link: { address: string; code: string; days: number } | null;
+    new_link: NewLink | null;
+    /** Where a link can be sent; null where no address is known. */
+    mail_to: string | null;
     open_link: { made_on: string; expires_on: string } | null;
-    consents: { kind: 'accepted' | 'withdrawn'; version: string; on: string; by: string | null }[];
+    consents: { kind: 'accepted' | 'withdrawn' | 'declined'; version: string; on: string; by: string | null }[];
     kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
     devices: {
         id: number;

@@ -96,6 +96,7 @@ export interface HandOverShown {
     } | null;
     has_device: boolean;
     public_address: string;
+    mail_to: string | null;
     appointment: Appointment | null;
 }
 

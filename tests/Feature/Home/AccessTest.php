@@ -8,6 +8,7 @@ use App\Actions\Access\MakeAccessLink;
 use App\Guard\AccessCode;
 use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
+use App\Mail\PatientMail;
 use App\Models\AccessLink;
 use App\Models\Consent;
 use App\Models\Device;
@@ -15,6 +16,7 @@ use App\Models\KeptAside;
 use App\Models\Patient;
 use App\Models\Practice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
@@ -43,6 +45,29 @@ final class AccessTest extends TestCase
 
         $this->postJson('/api/v1/access', ['token' => $link['token']])->assertUnprocessable();
         self::assertSame(1, Device::query()->count());
+    }
+
+    public function test_a_link_is_sent_to_the_address_under_contact_and_says_nothing_of_what_is_practised(): void
+    {
+        Mail::fake();
+        $this->screen();
+        $this->issue();
+        $this->actingAs($this->practitioner, 'practitioner');
+        $this->postJson("/patients/{$this->patient->id}/access", ['send' => true])->assertJsonValidationErrors('send');
+        self::assertSame(0, AccessLink::query()->count(), 'no link without its mail');
+
+        $this->patient->update(['contact' => 'mobile 555 0100, tess@quay.example']);
+        $made = $this->postJson("/patients/{$this->patient->id}/access", ['send' => true])->assertCreated();
+        self::assertSame('tess@quay.example', $made->json('sent_to'));
+        Mail::assertQueued(PatientMail::class, function (PatientMail $mail) use ($made) {
+            $text = $mail->render();
+
+            return $mail->hasTo('tess@quay.example') && str_contains($text, $made->json('address'))
+                && ! str_contains($text, $made->json('code')) && ! str_contains(strtolower($text), 'exhale');
+        });
+        $this->travel(10)->seconds();
+        self::assertNull($this->postJson("/patients/{$this->patient->id}/access")->json('sent_to'));
+        Mail::assertQueuedCount(1);
     }
 
     public function test_the_code_works_however_it_is_typed(): void

@@ -22,6 +22,7 @@ export type SentAccess = {
         urgent: false;
         what: string;
     }[];
+    mail_to: null | string;
     new_link: null;
     open_link: null | {
         expires_on: string;
@@ -2628,6 +2629,7 @@ export type SentSessionShownHandOver = {
         words: string;
     };
     has_device: true;
+    mail_to: null;
     public_address: string;
     version: {
         in_force_from: string;

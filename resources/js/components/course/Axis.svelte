@@ -253,6 +253,8 @@
         left: 0;
         z-index: 1;
         background: var(--paper);
+        align-self: stretch;
+        align-content: center;
         font-family: var(--sans);
         font-size: 0.925rem;
         font-weight: 700;

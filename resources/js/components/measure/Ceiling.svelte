@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { endSound } from '../../player/quiet';
+    import { endSound } from '../../shared/quiet';
     import { Button } from 'flowbite-svelte';
     import { sendSignedIn } from '../../lib/send';
     import { BACK_LATER, inWords } from '../../shared/http';

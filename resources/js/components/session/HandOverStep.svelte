@@ -5,6 +5,7 @@
     import { sendSignedIn } from '../../lib/send';
     import { inWords } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
+    import type { NewLink } from '../../types/props';
     import type { HandOverShown, KeptContent, SessionHeadView } from '../../types/session';
     import NextAppointment from '../NextAppointment.svelte';
     import QrCode from '../QrCode.svelte';
@@ -16,11 +17,6 @@
     interface Content {
         practised: boolean;
         remarks: string;
-    }
-    interface NewLink {
-        address: string;
-        code: string;
-        days: number;
     }
     let {
         patient,
@@ -53,10 +49,10 @@
         document.body.classList.remove('prints-a-card');
     }
 
-    async function make(): Promise<void> {
+    async function make(send = false): Promise<void> {
         trouble = '';
         try {
-            link = await sendSignedIn<NewLink>(`/patients/${patient.id}/access`, 'POST', {});
+            link = await sendSignedIn<NewLink>(`/patients/${patient.id}/access`, 'POST', send ? { send } : {});
         } catch (problem) {
             trouble = inWords(problem, 'No link was made.');
         }
@@ -105,6 +101,9 @@
                     </p>
                 </div>
             </div>
+            {#if link.sent_to}<p class="mt-2" role="status">
+                    Sent to {link.sent_to}. The code is not in the mail.
+                </p>{/if}
             <p class="visually-hidden" data-link>{link.address}</p>
         {:else}
             <p class="text-muted">
@@ -112,9 +111,12 @@
                     ? 'A device is in use already; it shows the new version by itself.'
                     : 'No device yet.'}
             </p>
-            <Button class="mt-2" outline={shown.has_device} onclick={make}
+            <Button class="mt-2" outline={shown.has_device} onclick={() => make()}
                 >{shown.has_device ? 'Link for another device' : 'Show the link as a QR code'}</Button
             >
+            {#if shown.mail_to}<Button class="mt-2 ml-2" outline onclick={() => make(true)}
+                    >Send it to {shown.mail_to}</Button
+                >{/if}
         {/if}
         {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
     </section>

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { endSound } from '../../player/quiet';
+    import { endSound } from '../../shared/quiet';
     import { onDestroy, onMount, untrack } from 'svelte';
     import { enqueue, forgetUnfinished, keepUnfinished, newId, recoverUnfinished } from '../keeping/outbox';
     import { endingAtNight, isAtNight } from '../../player/night';

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { endSound } from '../../player/quiet';
+    import { endSound } from '../../shared/quiet';
     import { onMount } from 'svelte';
     import DeviceName from './DeviceName.svelte';
     import PinChange from './PinChange.svelte';
@@ -95,7 +95,7 @@
         {#each LEVELS as level (level)}
             <label class="stack" for={level}
                 ><span class="row"
-                    ><span>{t(`patient.settings.${level}`)}</span><span class="muted small"
+                    ><span>{t(`patient.settings.${level}`)}</span><span class="muted small percent"
                         >{tn(
                             'patient.settings.level',
                             Math.round(mine[level] * 100) === 0 ? 0 : Math.round(mine[level] * 100),
@@ -227,9 +227,14 @@
     label {
         font-weight: 400;
     }
+    .percent {
+        white-space: nowrap;
+    }
     .choice {
         width: auto;
-        max-width: 55%;
+        max-width: 60%;
+        padding: 0.5rem;
+        font-size: 1rem;
     }
     .sub {
         display: block;
