@@ -263,7 +263,7 @@
     {/if}
     {#if checkDue}
         <section class="card quiet" aria-label={t('patient.check.title')}>
-            <div class="row">
+            <div class="row due">
                 <div>
                     <h2>{t('patient.check.title')}</h2>
                     <p class="small muted">{t('patient.check.due')}</p>
@@ -295,7 +295,14 @@
     .note {
         white-space: pre-line;
     }
+    /* Below the words where letters are very large. */
+    .due {
+        flex-wrap: wrap;
+    }
+    .due > div {
+        flex: 1 1 9rem;
+    }
     .check {
-        flex: 0 0 auto;
+        flex: 0 1 auto;
     }
 </style>
