@@ -3,6 +3,7 @@ import '../css/practitioner.css';
 import { followTheFocus } from './lib/focus';
 import { takeSecretOutOfTheAddress } from './lib/secret';
 import { followTheSystem } from './shared/nightPaper';
+import { signIn } from './lib/signIn.svelte';
 import { belongsTo } from './lib/tab';
 
 const pages = import.meta.glob<ResolvedComponent>('./pages/*.svelte');
@@ -16,7 +17,9 @@ void createInertiaApp({
     progress: { color: '#1f5c57', showSpinner: false },
     resolve: async (name, props) => {
         // Before the page is drawn: it reads what was kept.
-        belongsTo((props?.props as { who?: { key: string } | null } | undefined)?.who?.key ?? null);
+        const key = (props?.props as { who?: { key: string } | null } | undefined)?.who?.key ?? null;
+        belongsTo(key);
+        if (key !== null) signIn.opened(key);
         const page = pages[`./pages/${name}.svelte`];
         if (!page) throw new Error(`There is no page ${name}.`);
         return page();

@@ -41,9 +41,12 @@
                 formToken(),
             );
             if (answer.needs_code) needsCode = true;
-            else {
-                signIn.isBackAs(answer.key ?? signIn.of ?? '');
+            else if (typeof answer.key === 'string') {
+                signIn.isBackAs(answer.key);
                 forget();
+            } else {
+                // Somebody is signed in already, in another tab: the page is theirs, whoever it is.
+                location.reload();
             }
         } catch (refusal) {
             problem = inWords(refusal, 'Try again when the network is back.');

@@ -36,6 +36,13 @@ class SignIn {
         return new Promise((resolve) => this.waiting.push(resolve));
     }
 
+    /** A page was opened: other tabs that still show somebody else's leave it. */
+    opened(key: string): void {
+        if (this.of === key) return;
+        this.of = key;
+        this.channel.postMessage({ signedIn: key } satisfies Told);
+    }
+
     isBackAs(key: string): void {
         this.channel.postMessage({ signedIn: key } satisfies Told);
         this.settle(key);

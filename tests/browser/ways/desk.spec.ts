@@ -59,6 +59,17 @@ test('signing out in one tab leaves nothing to read in another', async ({ page, 
     await other.close();
 });
 
+test('somebody else who signs in takes over every tab', async ({ page, context }) => {
+    await signIn(page);
+    await page.goto('/account');
+    const other = await context.newPage();
+    await context.clearCookies();
+    await signIn(other, 'idris@harrowquay.example');
+    await expect(page).toHaveURL('/');
+    await expect(page.getByRole('link', { name: 'Idris Penwarden' })).toBeVisible();
+    await other.close();
+});
+
 test('what is sent twice is done once', async ({ page }) => {
     await signIn(page);
     const record = await addPatient(page, newName('Twice Once'));
