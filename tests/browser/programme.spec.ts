@@ -144,7 +144,7 @@ test('counts are tapped, breaths fitted, compared and played in the room', async
     }
     await expect(page.getByText(/s a count from 6 taps, spread \d+ %/)).toBeVisible();
     await page.getByRole('button', { name: /^take 0\.\d+ s$/ }).click();
-    await expect(page.getByLabel('Seconds a count', { exact: true })).toHaveValue(/^0\.[67]/);
+    await expect(page.getByLabel('Seconds a count', { exact: true })).toHaveValue(/^0\.[6-9]/);
     await page.getByRole('button', { name: 'fit to this patient' }).click();
     await expect(page.getByText(/No comfortable limit has been measured/)).toBeVisible();
     await page.getByLabel('Comfortable exhale, seconds').fill('4');

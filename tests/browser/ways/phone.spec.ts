@@ -18,7 +18,9 @@ const open = async (phone: Page, pin: string, isNew = false): Promise<void> => {
     await expect(phone.getByRole('button', { name: 'Lock' })).toBeVisible();
 };
 
-test('two patients take turns on one tablet, each behind their own PIN', async ({ page, phone }) => {
+test('two patients take turns on one tablet, each behind their own PIN', async ({ page, phone, watcher }) => {
+    // What was asked for while the tablet changed hands is refused, and that is right.
+    watcher.expect(/^answer: (409|423) GET/);
     const { phone: tablet } = await readyPatient(page, phone, 'Anna Turn', '7');
     const record = await addPatient(page, newName('Berta Turn'));
     await screen(page);

@@ -22,6 +22,13 @@ interface Pages {
     sheet: SheetData | null;
 }
 
+let isOver = false;
+
+/** The device is another person's now: what is still under way is kept no more. */
+export function keepNothingMore(): void {
+    isOver = true;
+}
+
 /**
  * Fetches a page anew, keeps it and shows it. What had been delivered before is in it then, and only when it is shown
  * is that forgotten here: otherwise what was done would be undone for a moment.
@@ -35,6 +42,7 @@ export async function fetchPage<K extends keyof Pages>(
         .filter((id) => (name === 'diary' ? id.startsWith('diary:') : name === 'today' && !id.startsWith('diary:')));
     const asked = Date.now();
     const page = (await FETCH[name]()) as Pages[K];
+    if (isOver) return;
     if (name === 'today') await store.keep('clock', Date.parse((page as Bundle).now) - (asked + Date.now()) / 2);
     await store.keep(name, page);
     show(page);

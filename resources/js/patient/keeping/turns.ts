@@ -1,8 +1,10 @@
+import { keepNothingMore } from './kept';
 import { markOpen } from './pinHere';
 import { store } from './store';
 
 /** This device is another person's from here on: nothing that was kept of the one before is shown. */
 export async function takeTurns(): Promise<void> {
+    keepNothingMore();
     markOpen(false);
     tell();
     await store.forgetKept();
