@@ -255,10 +255,11 @@
         background: var(--paper);
         align-self: stretch;
         align-content: center;
+        /* What stands at the scales is beside it. */
+        width: 124px;
         font-family: var(--sans);
         font-size: 0.925rem;
         font-weight: 700;
-        padding-right: 0.5rem;
     }
     .row h2 span {
         display: block;
