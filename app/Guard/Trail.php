@@ -26,6 +26,8 @@ class Trail
     /** Never written down, not even that they are new. */
     private const SECRET = [
         'password', 'remember_token', 'second_factor', 'second_factor_step', 'recovery_codes', 'updated_at', 'created_at',
+        // What the rules last knew: nobody changed it.
+        'checked_facts',
     ];
 
     private ?Patient $patient = null;

@@ -18,7 +18,6 @@
     import RoutineItem from '../components/bench/RoutineItem.svelte';
     import Sentence from '../components/bench/Sentence.svelte';
     import Unissued from '../components/asking/Unissued.svelte';
-    import WeekMinutes from '../components/bench/WeekMinutes.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import SessionBar from '../components/session/SessionBar.svelte';
     import Ridge from '../shared/Ridge.svelte';
@@ -359,19 +358,16 @@
                 <div class="mt-3 border-t border-rule pt-2"><AsRead mine={bench.mine} /></div>
             </aside>
         </div>
-        <div class="issue-bar">
-            <WeekMinutes minutes={bench.answer.minutes} has={patient.minutes_a_day} />
-            <div class="issue">
-                <IssueLine
-                    bind:rest
-                    {errors}
-                    isFirst={!version}
-                    isMaintenance={draft.maintenance}
-                    {next}
-                    isOff={isIssuing || patient.obstacle !== null || preview !== null}
-                />
-            </div>
-        </div>
+        <IssueLine
+            minutes={bench.answer.minutes}
+            has={patient.minutes_a_day}
+            bind:rest
+            {errors}
+            isFirst={!version}
+            isMaintenance={draft.maintenance}
+            {next}
+            isOff={isIssuing || patient.obstacle !== null || preview !== null}
+        />
         <div class="mt-2 text-right" aria-live="assertive">
             {#each problems as problem, index (index)}
                 {#if problem}<p class="font-semibold text-clay">{problem}</p>{/if}
@@ -382,51 +378,6 @@
 </Room>
 
 <style>
-    /* Issuing stays in view, and nothing that has the focus is under it. */
-    .issue-bar {
-        display: flex;
-        flex-wrap: wrap;
-        align-items: start;
-        gap: 0.5rem 1.75rem;
-        padding: 0.6rem 0;
-    }
-    .issue {
-        margin-left: auto;
-    }
-    @media (min-width: 48rem) and (min-height: 40rem) {
-        .issue-bar,
-        .issue {
-            background: var(--paper);
-        }
-        .issue-bar {
-            display: contents;
-        }
-        .issue {
-            position: sticky;
-            bottom: 0;
-            z-index: 10;
-            padding: 0.6rem 0;
-            border-top: 1px solid var(--ink);
-        }
-        :global(html:has(.issue-bar)) {
-            scroll-padding-bottom: 6rem;
-        }
-    }
-    @media (min-width: 70rem) and (min-height: 40rem) {
-        .issue-bar {
-            display: flex;
-            position: sticky;
-            bottom: 0;
-            z-index: 10;
-            border-top: 1px solid var(--ink);
-            margin-top: -1px;
-        }
-        .issue {
-            position: static;
-            padding: 0;
-            border: 0;
-        }
-    }
     /* What the rules say and what the patient reads goes below where there is no room beside it. */
     .beside {
         border-top: 1px solid var(--color-rule);

@@ -17,6 +17,7 @@
     import { store } from './keeping/store';
     import Pages from './Pages.svelte';
     import { TABS, type Tab } from './Tabs.svelte';
+    import { practiceOf, recoveryOf } from './keeping/practiceOf';
     import { titleOf, viewOf } from './titles';
     import { takeTurns, tell, whenLockedElsewhere } from './keeping/turns';
     import { openStops, type OpenStop } from './keeping/openStops';
@@ -24,16 +25,7 @@
     import { isAtNight } from '../player/night';
     import { atLightsOut } from '../shared/nightPaper';
     import { t } from './words';
-    import type {
-        Bundle,
-        DeviceState,
-        NeededData,
-        Playable,
-        PracticeOf,
-        TodayData,
-        TodayItem,
-        TodaySlot,
-    } from './types';
+    import type { Bundle, DeviceState, NeededData, Playable, PracticeOf, TodayItem, TodaySlot } from './types';
 
     type Practising = { item: TodayItem; played: Playable; isShort: boolean; slot: TodaySlot | null; of: PracticeOf };
 
@@ -277,35 +269,18 @@
         if (!isAlready) go('practice');
     }
 
-    const of = (page: TodayData, versionId: number, credit: PracticeOf['credit'] = 'mine'): PracticeOf => ({
-        version_id: versionId,
-        rated_symptom: page.day.rated_symptom ?? '',
-        owner: page.owner,
-        help: page,
-        rules: page.rules,
-        credit,
-    });
-
     function beginToday(item: TodayItem, slot: TodaySlot | null, isShort = false): void {
-        if (today) practise(item, slot, isShort, of(today, today.day.version_id ?? 0));
+        if (today) practise(item, slot, isShort, practiceOf(today, today.day.version_id ?? 0));
     }
 
     /** The recovery that was agreed; where none was, or without a PIN yet, the one that is the same for everyone. */
     const onrecover = $derived.by((): (() => void) | undefined => {
         const page = device?.state === 'ready' ? today : null;
         const agreed = page?.recovery;
-        if (page && agreed) return () => practise(agreed.item, null, false, of(page, agreed.version_id));
+        if (page && agreed) return () => practise(agreed.item, null, false, practiceOf(page, agreed.version_id));
         if (!needed) return undefined;
         const everyones = needed;
-        return () =>
-            practise(everyones.item, null, false, {
-                version_id: 0,
-                rated_symptom: '',
-                owner: everyones.owner,
-                help: everyones,
-                rules: everyones.rules,
-                credit: page ? 'nobody' : 'ask',
-            });
+        return () => practise(everyones.item, null, false, recoveryOf(everyones, page ? 'nobody' : 'ask'));
     });
 
     const leave = (): void => {

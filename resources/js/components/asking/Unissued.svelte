@@ -22,7 +22,12 @@
 
     function go(): void {
         goes = true;
-        router.visit(wantsTo);
+        router.visit(wantsTo, {
+            // Where it did not come to it, it is said again.
+            onFinish: () => {
+                goes = false;
+            },
+        });
     }
 </script>
 
