@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Project;
 
+use App\Guard\Trail;
 use App\Models\CareSession;
 use App\Models\Device;
 use App\Models\OwnRoutine;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
+use App\Models\TrailKind;
 use Carbon\CarbonImmutable;
 use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -37,6 +39,7 @@ final class PageShapesTest extends TestCase
         $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
         config(['mail.default' => 'outbox']);
         (new DemoSeeder)->run('Europe/Lisbon');
+        $this->changeSomething();
         $this->openPages();
         $this->askForDevices();
 
@@ -49,6 +52,17 @@ final class PageShapesTest extends TestCase
             file_put_contents(self::FILE, $text);
         }
         self::assertSame((string) file_get_contents(self::FILE), $text);
+    }
+
+    /** So that the trail has a line with what was and what is. */
+    private function changeSomething(): void
+    {
+        foreach (Practitioner::query()->orderBy('id')->get()->unique('clinic_id') as $practitioner) {
+            $patient = Patient::query()->where('clinic_id', $practitioner->clinic_id)->firstOrFail();
+            $trail = app(Trail::class);
+            $trail->changed('telephone', null, '555 0142');
+            $trail->practitioner($practitioner, TrailKind::Write, 'patients/{patient}', $patient);
+        }
     }
 
     private function openPages(): void
