@@ -21,7 +21,9 @@ final class AppointmentController
     public function store(Request $request, Patient $patient, #[CurrentUser] Practitioner $practitioner): RedirectResponse
     {
         $request->validate(['day' => ['required', 'date_format:Y-m-d'], 'time' => ['required', 'date_format:H:i']], [
-            'day.required' => 'Choose a day.', 'day.date_format' => 'This is not a date.', 'time.required' => 'Choose a time.',
+            'day.required' => 'Choose a day.',
+            'day.date_format' => 'This is not a date; write it like 31 Jan 2027.',
+            'time.required' => 'Choose a time.',
             'time.date_format' => 'Write the time like 10:30.',
         ]);
         $zone = $patient->clinic->time_zone;

@@ -33,7 +33,7 @@ final class PatientRequest extends FormRequest
         return [
             'name.required' => 'Type the patient’s name.',
             'birth_date.required' => 'Type the date of birth.',
-            'birth_date.date_format' => 'This is not a date; write it like 1968-03-14.',
+            'birth_date.date_format' => 'This is not a date; write it like 14 Mar 1968.',
             'birth_date.before' => 'The date of birth is in the future.',
             'birth_date.after' => 'The date of birth is before 1900.',
             'time_zone.timezone' => 'Choose a time zone from the list, like Europe/Lisbon.',

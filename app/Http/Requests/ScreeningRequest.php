@@ -35,9 +35,9 @@ final class ScreeningRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'ends_on.*.date_format' => 'This is not a date; write it like 2027-01-31.',
+            'ends_on.*.date_format' => 'This is not a date; write it like 31 Jan 2027.',
             'ends_on.*.after' => 'The end has passed already; answer no instead.',
-            'happened_on.*.date_format' => 'This is not a date; write it like 2026-10-31.',
+            'happened_on.*.date_format' => 'This is not a date; write it like 31 Oct 2026.',
             'happened_on.*.before' => 'This day is still to come.',
             'correction_reason.required_with' => 'Say what was answered by mistake, in a few words.',
             'correction_reason.min' => 'Say what was answered by mistake, in a few words.',

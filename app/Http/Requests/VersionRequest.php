@@ -42,8 +42,8 @@ final class VersionRequest extends FormRequest
         return [
             'weeks.between' => 'Between 1 and 52 weeks.', 'weeks.integer' => 'Whole weeks, between 1 and 52.',
             'weeks.required_unless' => 'Type a number of weeks.',
-            'review_on.date_format' => 'This is not a date.', 'review_on.required' => 'Choose a review date.',
-            'starts_on.date_format' => 'This is not a date.',
+            'review_on.date_format' => 'This is not a date; write it like 31 Jan 2027.', 'review_on.required' => 'Choose a review date.',
+            'starts_on.date_format' => 'This is not a date; write it like 31 Jan 2027.',
             'rated_symptom.required' => 'Name what the patient rates before and after, like tension.',
             'rated_symptom.max' => 'At most 60 characters.',
         ];

@@ -1,8 +1,10 @@
 <script lang="ts">
     import { router, useForm } from '@inertiajs/svelte';
-    import { Button, Input } from 'flowbite-svelte';
+    import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
+    import DateSlot from './DateSlot.svelte';
     import Field from './Field.svelte';
+    import TimeSlot from './TimeSlot.svelte';
     import type { Appointment } from '../types/pages';
 
     let { appointment, patientId }: { appointment: Appointment | null; patientId: string } = $props();
@@ -44,18 +46,14 @@
     {#if isOpen}
         <form onsubmit={submit} class="mt-2 flex flex-wrap items-end gap-3" novalidate>
             <Field id="appointment-day" label="Day" hint="" error={form.errors.day}
-                >{#snippet children(attributes)}<Input
-                        type="date"
+                >{#snippet children(attributes)}<DateSlot
+                        of="Day"
                         bind:value={form.day}
                         {...attributes}
                     />{/snippet}</Field
             >
             <Field id="appointment-time" label="Time" hint="" error={form.errors.time}
-                >{#snippet children(attributes)}<Input
-                        type="time"
-                        bind:value={form.time}
-                        {...attributes}
-                    />{/snippet}</Field
+                >{#snippet children(attributes)}<TimeSlot bind:value={form.time} {...attributes} />{/snippet}</Field
             >
             <Button type="submit" outline disabled={form.processing}>Keep</Button>
         </form>

@@ -2,6 +2,7 @@
     import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input, Select } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
+    import DateSlot from '../components/DateSlot.svelte';
     import Field from '../components/Field.svelte';
     import Room from '../components/Room.svelte';
     import { keeping } from '../lib/keeping';
@@ -45,9 +46,9 @@
                 />{/snippet}
         </Field>
         <Field id="birth_date" label="Date of birth" error={form.errors.birth_date}>
-            {#snippet children(attributes)}<Input
+            {#snippet children(attributes)}<DateSlot
+                    of="Date of birth"
                     size="lg"
-                    type="date"
                     bind:value={form.birth_date}
                     {...attributes}
                 />{/snippet}

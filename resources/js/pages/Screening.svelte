@@ -2,11 +2,13 @@
     import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input, Textarea } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
+    import DateSlot from '../components/DateSlot.svelte';
     import PatientBar from '../components/PatientBar.svelte';
     import RedFlagActions from '../components/RedFlagActions.svelte';
     import Room from '../components/Room.svelte';
     import ScreeningQuestion from '../components/ScreeningQuestion.svelte';
     import Field from '../components/Field.svelte';
+    import { shownDay } from '../lib/dates';
     import { keeping } from '../lib/keeping';
     import { plural } from '../shared/format';
     import { sendSignedIn } from '../lib/send';
@@ -59,7 +61,13 @@
         if (asking) kept.write(form.data());
     });
 
+    const isRestOpen = $derived(
+        questions.some((group) => !group.red && group.questions.some(({ key }) => form.answers[key] === undefined)),
+    );
+
+    /** Never what refers first: each of those is asked. */
     function restNo(group: QuestionGroup): void {
+        if (group.red) return;
         for (const question of group.questions) form.answers[question.key] ??= false;
     }
 
@@ -169,10 +177,10 @@
                                     · {latest.pregnancy_weeks} weeks on that day</span
                                 >{/if}
                             {#if latest.happened_on[question.key]}<span class="text-muted">
-                                    · on {latest.happened_on[question.key]}</span
+                                    · on {shownDay(latest.happened_on[question.key] ?? '')}</span
                                 >{/if}
                             {#if latest.ends_on[question.key]}<span class="text-muted">
-                                    · until {latest.ends_on[question.key]}</span
+                                    · until {shownDay(latest.ends_on[question.key] ?? '')}</span
                                 >{/if}
                         </li>
                     {/each}
@@ -244,13 +252,15 @@
                                             >
                                         {/if}
                                         {#if question.weeks}
-                                            <label class="flex items-center gap-2"
-                                                >When <Input
-                                                    class="w-40"
+                                            <span class="flex items-center gap-2"
+                                                ><label for="when-{question.key}">When</label>
+                                                <DateSlot
+                                                    id="when-{question.key}"
+                                                    of="{question.text}, when"
+                                                    class="w-44"
                                                     size="sm"
-                                                    type="date"
                                                     bind:value={form.happened_on[question.key]}
-                                                /></label
+                                                /></span
                                             >
                                             {#if question.gas}<label class="flex items-center gap-2"
                                                     ><input
@@ -260,14 +270,19 @@
                                                     />with gas</label
                                                 >{/if}
                                         {/if}
-                                        <label class="flex items-center gap-2"
-                                            >{question.weeks ? 'Until, if not by that date' : 'Until (optional)'}
-                                            <Input
-                                                class="w-40"
+                                        <span class="flex items-center gap-2"
+                                            ><label for="until-{question.key}"
+                                                >{question.weeks
+                                                    ? 'Until, if not by that date'
+                                                    : 'Until (optional)'}</label
+                                            >
+                                            <DateSlot
+                                                id="until-{question.key}"
+                                                of="{question.text}, until"
+                                                class="w-44"
                                                 size="sm"
-                                                type="date"
                                                 bind:value={form.ends_on[question.key]}
-                                            /></label
+                                            /></span
                                         >
                                     </div>
                                     {@const problem =
@@ -305,6 +320,13 @@
                             form.reset();
                             kept.forget();
                         }}>Leave it as it was</Button
+                    >{/if}
+                {#if isRestOpen}<button
+                        type="button"
+                        class="plain"
+                        onclick={() => {
+                            questions.forEach(restNo);
+                        }}>The rest: no in every group</button
                     >{/if}
                 <span class={open > 0 ? 'text-muted' : 'text-moss'} role="status"
                     >{open > 0 ? `${plural(open, 'question', 'questions')} open` : 'All answered'}</span

@@ -16,6 +16,7 @@
 <script lang="ts">
     import { Button, Input } from 'flowbite-svelte';
     import type { ComponentProps } from 'svelte';
+    import DateSlot from '../DateSlot.svelte';
     import WeekMinutes from './WeekMinutes.svelte';
 
     type Key = 'weeks' | 'starts_on' | 'review_on' | 'rated_symptom' | 'reason';
@@ -36,15 +37,22 @@
     let { minutes, has, rest = $bindable(), errors, isFirst, isMaintenance, next, isOff }: Props = $props();
 </script>
 
-{#snippet field(key: Key, label: string, width: string, how: { type?: 'date'; inputmode?: 'numeric' } = {})}
+{#snippet field(key: Key, label: string, width: string, isDate = false)}
     <div class="field {width}">
-        <label for={key}>{label}</label><Input
-            id={key}
-            size="sm"
-            {...how}
-            bind:value={rest[key]}
-            aria-invalid={errors[key] ? 'true' : undefined}
-        />
+        <label for={key}>{label}</label>
+        {#if isDate}<DateSlot
+                id={key}
+                of={label}
+                size="sm"
+                bind:value={rest[key]}
+                aria-invalid={errors[key] ? 'true' : undefined}
+            />{:else}<Input
+                id={key}
+                size="sm"
+                inputmode={key === 'weeks' ? 'numeric' : undefined}
+                bind:value={rest[key]}
+                aria-invalid={errors[key] ? 'true' : undefined}
+            />{/if}
     </div>
 {/snippet}
 
@@ -53,9 +61,9 @@
     <div class="issue">
         <div class="flex flex-wrap items-end justify-end gap-x-4 gap-y-2 text-[0.9rem]">
             {#if isMaintenance}<p class="pb-1.5 text-muted">Kept up, without an end</p>
-            {:else}{@render field('weeks', 'Weeks', 'w-[4rem]', { inputmode: 'numeric' })}{/if}
-            {#if isFirst}{@render field('starts_on', 'Starts on', 'w-[8.5rem]', { type: 'date' })}{/if}
-            {@render field('review_on', 'Review on', 'w-[8.5rem]', { type: 'date' })}
+            {:else}{@render field('weeks', 'Weeks', 'w-[4rem]')}{/if}
+            {#if isFirst}{@render field('starts_on', 'Starts on', 'w-[9.5rem]', true)}{/if}
+            {@render field('review_on', 'Review on', 'w-[9.5rem]', true)}
             {@render field('rated_symptom', 'Rated each time', 'w-[9.5rem]')}
             {#if !isFirst}{@render field('reason', 'Why it changes', 'w-[12rem]')}{/if}
             <Button type="submit" class="whitespace-nowrap" disabled={isOff}>Issue version {next}</Button>

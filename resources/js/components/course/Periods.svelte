@@ -3,6 +3,7 @@
     import { untrack } from 'svelte';
     import { plusDays } from '../../lib/axis';
     import { dayMonth } from '../../shared/format';
+    import DateSlot from '../DateSlot.svelte';
     import type { CoursePeriods } from '../../types/course';
 
     let {
@@ -17,6 +18,7 @@
         /** Where it is a closed one. */ programme: number | undefined;
     } = $props();
 
+    const id = $props.id();
     let asked = $state(untrack(() => ({ first: periods.first, second: periods.second, days: String(periods.days) })));
     const named = (from: string): string => `${dayMonth(from)} to ${dayMonth(plusDays(from, periods.days - 1))}`;
 
@@ -55,8 +57,14 @@
     {#if periods.overlap}The two periods overlap.{/if}
 </p>
 <form class="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[0.9rem] print:hidden" onsubmit={compare}>
-    <label>From <input type="date" class="slot small w-[9rem]" bind:value={asked.first} /></label>
-    <label>and from <input type="date" class="slot small w-[9rem]" bind:value={asked.second} /></label>
+    <span
+        ><label for="{id}-first">From</label>
+        <DateSlot id="{id}-first" of="From" size="slot" class="w-[10rem]" bind:value={asked.first} /></span
+    >
+    <span
+        ><label for="{id}-second">and from</label>
+        <DateSlot id="{id}-second" of="and from" size="slot" class="w-[10rem]" bind:value={asked.second} /></span
+    >
     <label>for <input class="slot small w-[3.5rem]" inputmode="numeric" bind:value={asked.days} /> days</label>
     <button type="submit" class="linklike">Compare</button>
 </form>

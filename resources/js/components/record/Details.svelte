@@ -4,6 +4,7 @@
     import { untrack } from 'svelte';
     import type { DetailFields } from '../../types/record';
     import type { Choice } from '../../types/pages';
+    import DateSlot from '../DateSlot.svelte';
     import Field from '../Field.svelte';
 
     let {
@@ -74,9 +75,9 @@
                 id="birth_date"
                 label="Date of birth"
                 error={form.errors.birth_date ?? (form.errors as Record<string, string>).is_other}
-                >{#snippet children(attributes)}<Input
+                >{#snippet children(attributes)}<DateSlot
+                        of="Date of birth"
                         size="sm"
-                        type="date"
                         bind:value={form.birth_date}
                         {...attributes}
                     />{/snippet}</Field

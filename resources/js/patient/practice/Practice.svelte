@@ -12,7 +12,6 @@
     import Asleep from './Asleep.svelte';
     import GetReady from './GetReady.svelte';
     import Player, { type Progress } from './Player.svelte';
-    import Rating from './Rating.svelte';
     import Stopped from './Stopped.svelte';
     import { anchorOf, t } from '../words';
     import type { Playable, PracticeLog, PracticeOf, TodayItem, TodaySlot } from '../types';
@@ -40,7 +39,7 @@
 
     const LEAST_S = 5;
 
-    let step = $state<'before' | 'ready' | 'play' | 'asleep' | 'stopped' | 'after'>('before');
+    let step = $state<'ready' | 'play' | 'asleep' | 'stopped' | 'after'>('ready');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
         uuid: newId(),
@@ -72,17 +71,13 @@
         stop_symptom: null,
     }));
 
-    function rated(before: number | null): void {
-        log.before = before;
-        step = 'ready';
-    }
-
     /** The breath, tapped before it began. */
     let tapsBefore = $state.raw<number[] | null>(null);
     let voice = $state.raw<Voice | null>(null);
     let joinedSeconds = $state<number | null>(null);
 
-    async function start(joined: number | null): Promise<void> {
+    async function start(joined: number | null, before: number | null = null): Promise<void> {
+        log.before = before;
         joinedSeconds = joined;
         log.joined_ms = joined === null ? null : Math.round(joined * 1000);
         // The click that starts is what lets the browser make sound.
@@ -192,25 +187,10 @@
     });
 </script>
 
-{#if step === 'before' && !isAtOnce}
-    <main>
-        <div class="row">
-            <p class="name">{t(item.name)}</p>
-            <button type="button" class="button plain" onclick={onleave}>{t('patient.practice.back')}</button>
-        </div>
-        <Rating
-            title={t('patient.practice.before', { symptom: of.rated_symptom })}
-            hint={t('patient.practice.before-hint')}
-            onrated={rated}
-            heading="h1"
-            canSkip
-        />
-    </main>
-{:else if step === 'before'}
-    <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
-{:else if step === 'ready'}
+{#if step === 'ready' && !isAtOnce}
     <GetReady
         {item}
+        symptom={of.rated_symptom}
         {played}
         {isShort}
         ontaps={(taps) => {
@@ -219,6 +199,8 @@
         onstart={start}
         onback={onleave}
     />
+{:else if step === 'ready'}
+    <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
 {:else if step === 'play' && context}
     <Player
         {item}
@@ -254,11 +236,3 @@
         onfinished={finished}
     />
 {/if}
-
-<style>
-    .name {
-        font-family: var(--serif);
-        font-weight: 650;
-        font-size: 1.25rem;
-    }
-</style>
