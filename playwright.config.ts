@@ -1,4 +1,8 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+
+/** The same browser without a window to draw: a third faster. */
+const SHELL = '/usr/bin/chromium-headless-shell';
 
 export default defineConfig({
     testDir: 'tests/browser',
@@ -17,7 +21,7 @@ export default defineConfig({
         locale: 'en-GB',
         screenshot: 'only-on-failure',
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
             args: [
                 '--no-sandbox',
                 '--disable-background-networking',

@@ -232,7 +232,7 @@ if (only.includes('my-more')) {
     await page.screenshot({ path: `${folder}/more-paused.png` });
     await open(promised('not-screened'), '/screening');
     await page
-        .getByRole('button', { name: /^The rest: no/ })
+        .getByRole('button', { name: /^The rest: no under/ })
         .first()
         .waitFor();
     await page

@@ -64,11 +64,11 @@ test('wrong input is named beside its field and nothing typed is lost', async ({
     await page.goto('/patients/new');
     const name = newName('Wrong Wren');
     await page.getByLabel('Name', { exact: true }).fill(name);
-    await page.getByLabel('Date of birth').fill('2999-01-01');
+    await page.getByLabel('Date of birth', { exact: true }).fill('2999-01-01');
     await page.getByRole('button', { name: 'Add and go to screening' }).click();
     await expect(page.getByText('The date of birth is in the future.')).toBeVisible();
     expect(await page.getByLabel('Name', { exact: true }).inputValue()).toBe(name);
-    await page.getByLabel('Date of birth').fill('1990-01-01');
+    await page.getByLabel('Date of birth', { exact: true }).fill('1990-01-01');
     await page.getByRole('button', { name: 'Add and go to screening' }).click();
 
     await page.getByRole('radiogroup', { name: 'Chest pain?' }).getByLabel('No').check();
@@ -99,7 +99,7 @@ test('wrong input is named beside its field and nothing typed is lost', async ({
     await page.getByLabel('on waking, from').fill('07:00');
     await page.getByLabel('on waking, from').blur();
     await expect(page.getByText('is not a time of day')).toHaveCount(0);
-    await page.getByLabel('Review on').fill('2020-01-01');
+    await page.getByLabel('Review on', { exact: true }).fill('2020-01-01');
     await page.getByRole('button', { name: 'Issue version 1' }).click();
     await expect(page.getByText(/The review cannot be before/)).toBeVisible();
 });

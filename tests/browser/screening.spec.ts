@@ -127,7 +127,7 @@ test('a patient of the same name and birth date is asked about once', async ({ p
     await addPatient(page, name);
     await page.goto('/patients/new');
     await page.getByLabel('Name', { exact: true }).fill(name);
-    await page.getByLabel('Date of birth').fill('1984-03-02');
+    await page.getByLabel('Date of birth', { exact: true }).fill('1984-03-02');
     await page.getByRole('button', { name: 'Add and go to screening' }).click();
     await expect(
         page.getByText(

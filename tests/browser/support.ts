@@ -174,7 +174,7 @@ export function newName(stem: string): string {
 export async function addPatient(page: Page, name: string, fields: Record<string, string> = {}): Promise<string> {
     await page.goto('/patients/new');
     await page.getByLabel('Name', { exact: true }).fill(name);
-    await page.getByLabel('Date of birth').fill(fields.birth_date ?? '1984-03-02');
+    await page.getByLabel('Date of birth', { exact: true }).fill(fields.birth_date ?? '1984-03-02');
     if (fields.minutes) await page.getByLabel(/^Minutes a day/).fill(fields.minutes);
     await page.getByRole('button', { name: 'Add and go to screening' }).click();
     await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
@@ -188,7 +188,7 @@ export async function screen(page: Page, yes: string[] = []): Promise<void> {
     for (const group of await red.all()) {
         if ((await group.locator('input:checked').count()) === 0) await group.getByLabel('No').check();
     }
-    for (const rest of await page.getByRole('button', { name: /^The rest: no/ }).all()) await rest.click();
+    await page.getByRole('button', { name: 'The rest: no in every group' }).click();
     await page.getByRole('button', { name: 'Keep the screening' }).click();
     await expect(page.getByRole('heading', { name: /^Screening of/ })).toBeVisible();
 }

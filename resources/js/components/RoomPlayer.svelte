@@ -2,6 +2,7 @@
     import { endSound } from '../shared/quiet';
     import { Button } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
+    import { closesOnEscape } from '../lib/escape';
     import { clock } from '../shared/format';
     import { toneOf } from '../shared/ridge';
     import { PlayerEngine, type Moment } from '../player/engine';
@@ -51,6 +52,7 @@
 
     onMount(() => {
         const letSleep = keepAwake();
+        const letGo = closesOnEscape(() => leave());
         engine.onEnd = () => {
             isOver = true;
         };
@@ -67,6 +69,7 @@
             cancelAnimationFrame(frame);
             engine.stop();
             letSleep();
+            letGo();
             endSound(context);
         };
     });
@@ -78,10 +81,6 @@
     }
 
     function key(event: KeyboardEvent): void {
-        if (event.key === 'Escape') {
-            event.preventDefault();
-            leave();
-        }
         if (event.key === ' ' && isOpen && !(event.target instanceof HTMLButtonElement)) {
             event.preventDefault();
             engine.tap();

@@ -1,7 +1,7 @@
 <script lang="ts">
-    import { endSound } from '../shared/quiet';
     import { Button } from 'flowbite-svelte';
     import { onDestroy } from 'svelte';
+    import { roomSound, type Sounding } from '../lib/roomSound';
     import { sendSignedIn } from '../lib/send';
     import { BACK_LATER, inWords } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
@@ -15,8 +15,8 @@
 
     let { url, label = 'Try it here', isPlaying = $bindable(false) }: Props = $props();
 
-    let play = $state.raw<RoomPlay | null>(null);
-    let context = $state.raw<AudioContext | null>(null);
+    const open = roomSound();
+    let sounding = $state.raw<Sounding<RoomPlay> | null>(null);
     let trouble = $state('');
 
     // Another exercise was chosen while this one played.
@@ -26,25 +26,20 @@
 
     async function start(): Promise<void> {
         trouble = '';
-        // The click that starts is what lets the browser make sound.
-        context = new AudioContext({ latencyHint: 'interactive' });
-        void context.resume();
         try {
-            play = await sendSignedIn<RoomPlay>(url, 'GET');
-            isPlaying = true;
+            sounding = (await open(() => sendSignedIn<RoomPlay>(url, 'GET'))) ?? sounding;
+            isPlaying = sounding !== null;
         } catch (problem) {
-            endSound(context);
             trouble = inWords(problem, BACK_LATER);
         }
     }
 </script>
 
-{#if play && context}
+{#if sounding}
     <RoomPlayer
-        {play}
-        {context}
+        {...sounding}
         onleave={() => {
-            play = null;
+            sounding = null;
             isPlaying = false;
         }}
     />

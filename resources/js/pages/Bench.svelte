@@ -1,5 +1,4 @@
 <script lang="ts">
-    import { endSound } from '../shared/quiet';
     import { router } from '@inertiajs/svelte';
     import { onMount, untrack } from 'svelte';
     import Anchors from '../components/bench/Anchors.svelte';
@@ -23,6 +22,7 @@
     import Ridge from '../shared/Ridge.svelte';
     import Room from '../components/Room.svelte';
     import RoomPlayer from '../components/RoomPlayer.svelte';
+    import { roomSound, type Sounding } from '../lib/roomSound';
     import { sendSignedIn } from '../lib/send';
     import { STILL_HERE, inWords, Refusal } from '../shared/http';
     import type { RoomPlay } from '../types/exercises';
@@ -55,7 +55,8 @@
     let isIssuing = $state(false);
     let panel = $state<Panel>('');
     let picking = $state<'' | 'add' | 'change'>('');
-    let playing = $state.raw<{ play: RoomPlay; context: AudioContext } | null>(null);
+    const openSound = roomSound();
+    let playing = $state.raw<Sounding<RoomPlay> | null>(null);
     let preview = $state.raw<Preview | null>(null);
     let patientNote = $state('');
     let issued = false;
@@ -154,15 +155,12 @@
         picking = '';
     }
 
-    /** The player leads in the room. The click that starts it is what lets the browser make sound. */
+    /** The player leads in the room. */
     async function play(): Promise<void> {
-        const context = new AudioContext({ latencyHint: 'interactive' });
-        void context.resume();
-        try {
-            playing = { play: await bench.post<RoomPlay>('play', { at: bench.active }), context };
-        } catch {
-            endSound(context);
-        }
+        const at = bench.active;
+        // What could not be reached is told by the Bench itself.
+        const next = await openSound(() => bench.post<RoomPlay>('play', { at })).catch(() => null);
+        playing = next ?? playing;
     }
 
     function submit(event: SubmitEvent): void {
@@ -284,8 +282,7 @@
                     />
                 {:else if playing}
                     <RoomPlayer
-                        play={playing.play}
-                        context={playing.context}
+                        {...playing}
                         onleave={() => {
                             playing = null;
                         }}

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
+    import { closesOnEscape } from '../../lib/escape';
     import Ridge from '../../shared/Ridge.svelte';
     import type { TechniqueChoice } from '../../types/pages';
 
@@ -29,13 +30,12 @@
                     .every((word) => plain(`${each.name} ${each.about} ${each.purposes.join(' ')}`).includes(word)),
         ),
     );
-    onMount(() => search?.focus());
+    onMount(() => {
+        search?.focus();
+        return closesOnEscape(() => onclose());
+    });
 
     function key(event: KeyboardEvent): void {
-        if (event.key === 'Escape') {
-            event.preventDefault();
-            onclose();
-        }
         const only = found[0];
         if (event.key === 'Enter' && event.target === search) {
             event.preventDefault();

@@ -1,6 +1,6 @@
 <script lang="ts">
-    import { endSound } from '../../shared/quiet';
     import { Button } from 'flowbite-svelte';
+    import { roomSound, type Sounding } from '../../lib/roomSound';
     import { sendSignedIn } from '../../lib/send';
     import { BACK_LATER, inWords } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
@@ -12,31 +12,29 @@
 
     /** One more than the lengths there are: all of them were easy. */
     const ALL = 7;
-    let play = $state.raw<RoomPlay | null>(null);
-    let context = $state.raw<AudioContext | null>(null);
+    const open = roomSound();
+    let sounding = $state.raw<Sounding<RoomPlay> | null>(null);
     let trouble = $state('');
 
     async function start(): Promise<void> {
         trouble = '';
-        context = new AudioContext({ latencyHint: 'interactive' });
-        void context.resume();
         try {
-            play = await sendSignedIn<RoomPlay>(`/patients/${desk.patientId}/measure/ceiling`, 'GET');
+            const url = `/patients/${desk.patientId}/measure/ceiling`;
+            sounding = (await open(() => sendSignedIn<RoomPlay>(url, 'GET'))) ?? sounding;
         } catch (problem) {
-            endSound(context);
             trouble = inWords(problem, BACK_LATER);
         }
     }
 
     function left(end: { enoughStep: number | null; isOver: boolean }): void {
-        play = null;
+        sounding = null;
         if (end.enoughStep !== null) onkeep({ step: end.enoughStep, count_length: 1 });
         else if (end.isOver) onkeep({ step: ALL, count_length: 1 });
     }
 </script>
 
-{#if play && context}
-    <RoomPlayer {play} {context} endsWhenEnough onleave={left} />
+{#if sounding}
+    <RoomPlayer {...sounding} endsWhenEnough onleave={left} />
 {:else}
     <p class="text-muted">
         Even breathing from 3:3, a count longer after every two breaths. When it stops being easy, press “Long enough”:

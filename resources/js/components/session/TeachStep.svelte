@@ -1,8 +1,8 @@
 <script lang="ts">
-    import { endSound } from '../../shared/quiet';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import { percent, short } from '../../shared/format';
+    import { roomSound, type Sounding } from '../../lib/roomSound';
     import { sendSignedIn } from '../../lib/send';
     import { BACK_LATER, inWords } from '../../shared/http';
     import type { RoomPlay } from '../../types/exercises';
@@ -38,7 +38,8 @@
     let ratio = $state(untrack(() => shown.choices[0]?.ratio ?? ''));
     let count = $state(untrack(() => String(shown.choices[0]?.count_length ?? '')));
     let seen = $state<string[]>([]);
-    let playing = $state.raw<{ play: RoomPlay; context: AudioContext } | null>(null);
+    const open = roomSound();
+    let playing = $state.raw<Sounding<RoomPlay> | null>(null);
     let trouble = $state('');
     let taps = $state.raw<number[]>([]);
     let tapped = $state.raw<{ count_s: number; spread: number } | null>(null);
@@ -58,13 +59,10 @@
     async function play(): Promise<void> {
         if (!choice) return;
         trouble = '';
-        const context = new AudioContext({ latencyHint: 'interactive' });
-        void context.resume();
         const fields = choice.ratio === null ? choice.fields : { ...choice.fields, ratio, count_length: count };
         try {
-            playing = { play: await post<RoomPlay>('play', { items: [fields], at: 0 }), context };
+            playing = (await open(() => post<RoomPlay>('play', { items: [fields], at: 0 }))) ?? playing;
         } catch (problem) {
-            endSound(context);
             trouble = said(problem);
         }
     }
@@ -142,7 +140,7 @@
             </p>
         {/if}
         {#if playing}
-            <div class="mt-3"><RoomPlayer play={playing.play} context={playing.context} onleave={left} /></div>
+            <div class="mt-3"><RoomPlayer {...playing} onleave={left} /></div>
         {:else}
             {#if choice?.hands}<p class="mt-2 text-muted">{choice.hands}</p>{/if}
             <Button class="mt-3" onclick={play}>Play it here</Button>

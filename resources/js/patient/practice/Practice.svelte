@@ -77,6 +77,8 @@
     let joinedSeconds = $state<number | null>(null);
 
     async function start(joined: number | null, before: number | null = null): Promise<void> {
+        // Pressed twice, it starts once.
+        if (context) return;
         log.before = before;
         joinedSeconds = joined;
         log.joined_ms = joined === null ? null : Math.round(joined * 1000);
