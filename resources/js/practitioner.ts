@@ -2,6 +2,7 @@ import { createInertiaApp, type ResolvedComponent } from '@inertiajs/svelte';
 import '../css/practitioner.css';
 import { followTheFocus } from './lib/focus';
 import { takeSecretOutOfTheAddress } from './lib/secret';
+import { focusStays } from './shared/focusStays';
 import { followTheSystem } from './shared/nightPaper';
 import { signIn } from './lib/signIn.svelte';
 import { belongsTo } from './lib/tab';
@@ -11,6 +12,7 @@ const pages = import.meta.glob<ResolvedComponent>('./pages/*.svelte');
 takeSecretOutOfTheAddress();
 followTheFocus();
 followTheSystem();
+focusStays();
 
 void createInertiaApp({
     nonce: document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content,

@@ -6,8 +6,11 @@ namespace Tests\Feature\Desk;
 
 use App\Models\AccessLink;
 use App\Models\Patient;
+use App\Models\TrailEntry;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Str;
+use PDOException;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -38,6 +41,28 @@ final class OnceOnlyTest extends TestCase
         $this->travel(6)->seconds();
         self::assertNotSame($second, $make());
         self::assertSame(3, AccessLink::query()->count());
+    }
+
+    public function test_what_meets_somebody_elses_change_is_tried_again_and_is_there_once(): void
+    {
+        $conflicts = 2;
+        AccessLink::creating(function () use (&$conflicts) {
+            if ($conflicts-- > 0) {
+                throw new QueryException('mariadb', 'insert', [], new PDOException('SQLSTATE[40001]: Serialization failure: 1213 Deadlock found when trying to get lock'));
+            }
+        });
+        $lines = TrailEntry::query()->count();
+        $this->postJson("/patients/{$this->patient->id}/access")->assertCreated();
+        self::assertSame(1, AccessLink::query()->count());
+        self::assertSame($lines + 1, TrailEntry::query()->count());
+
+        // Three times is enough: then it is said, and nothing is kept.
+        $conflicts = 3;
+        $this->travel(6)->seconds();
+        $this->postJson("/patients/{$this->patient->id}/access")->assertStatus(500);
+        self::assertSame(0, $conflicts);
+        self::assertSame(1, AccessLink::query()->where('expires_at', '>', now())->count());
+        self::assertSame($lines + 1, TrailEntry::query()->count());
     }
 
     public function test_what_is_shown_once_is_shown_to_who_pressed_twice(): void

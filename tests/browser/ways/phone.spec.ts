@@ -79,6 +79,7 @@ test('the PIN is changed, the device named, and a lock in one tab locks the othe
     await mine.getByLabel(/^Name of this device/).fill('Phone in the kitchen');
     await mine.getByRole('button', { name: 'Keep the name' }).click();
     await expect(mine.getByText('Phone in the kitchen')).toBeVisible();
+    await expect(mine.locator('main :focus')).toBeVisible();
     await mine.getByRole('button', { name: 'Change the PIN' }).click();
     watcher.expect(/^answer: 422/);
     await mine.getByLabel('Your PIN now').fill('000000');
