@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccessController;
 use App\Http\Controllers\Account\AccountController;
 use App\Http\Controllers\Account\ForgottenController;
+use App\Http\Controllers\Account\FoundController;
 use App\Http\Controllers\Account\JoinController;
 use App\Http\Controllers\Account\SecondFactorController;
 use App\Http\Controllers\AppointmentController;
@@ -51,6 +52,9 @@ Route::middleware('guest:practitioner')->group(function () {
     Route::get('/join', [JoinController::class, 'create']);
     Route::post('/join', [JoinController::class, 'store']);
     Route::post('/join/look', [JoinController::class, 'look'])->middleware('throttle:30,1');
+    Route::get('/found', [FoundController::class, 'create']);
+    Route::post('/found', [FoundController::class, 'store']);
+    Route::post('/found/look', [FoundController::class, 'look'])->middleware('throttle:30,1');
     Route::get('/forgotten', [ForgottenController::class, 'create']);
     Route::post('/forgotten', [ForgottenController::class, 'store']);
     Route::get('/new-password', [ForgottenController::class, 'edit']);

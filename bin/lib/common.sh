@@ -28,7 +28,7 @@ as_app() {
   fi
 }
 
-# Sets the paths and ports of one instance: demo, or test.
+# Sets the paths and ports of one instance: demo, clinic (a clinic of one's own), or test.
 use_instance() {
   INSTANCE=$1
   DIR="$ROOT/storage/instances/$INSTANCE"
@@ -36,6 +36,9 @@ use_instance() {
     demo)
       WEB_PORT_VARIABLE=IVORY_PACE_PORT DB_PORT_VARIABLE=IVORY_PACE_DB_PORT
       WEB_PORT=${IVORY_PACE_PORT:-8420}; DB_PORT=${IVORY_PACE_DB_PORT:-13420} ;;
+    clinic)
+      WEB_PORT_VARIABLE=IVORY_PACE_PORT DB_PORT_VARIABLE=IVORY_PACE_DB_PORT
+      WEB_PORT=${IVORY_PACE_PORT:-8440}; DB_PORT=${IVORY_PACE_DB_PORT:-13440} ;;
     test)
       WEB_PORT_VARIABLE=IVORY_PACE_TEST_PORT DB_PORT_VARIABLE=IVORY_PACE_TEST_DB_PORT
       WEB_PORT=${IVORY_PACE_TEST_PORT:-8431}; DB_PORT=${IVORY_PACE_TEST_DB_PORT:-13431} ;;

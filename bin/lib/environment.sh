@@ -31,6 +31,8 @@ INERTIA_SSR_ENABLED=false
 QUEUE_CONNECTION=$queue
 ${7:-}
 ENV
+  # What was set by hand stays.
+  if [ -e "$file" ]; then grep -E '^(MAIL_|SESSION_MOST_HOURS=)' "$file" >> "$file.new" || true; fi
   mv "$file.new" "$file"
   if is_root; then chown "$APP_USER" "$file"; fi
   umask 022

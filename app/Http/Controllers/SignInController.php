@@ -9,6 +9,7 @@ use App\Guard\Trail;
 use App\Guard\Tries;
 use App\Http\Middleware\SessionHolds;
 use App\Http\Requests\SignInRequest;
+use App\Models\Clinic;
 use App\Models\Practitioner;
 use App\Models\TrailKind;
 use Illuminate\Http\JsonResponse;
@@ -35,7 +36,7 @@ final class SignInController
 
     public function create(): Response
     {
-        return Inertia::render('SignIn');
+        return Inertia::render('SignIn', ['is_founded' => Clinic::query()->exists()]);
     }
 
     public function store(SignInRequest $request): RedirectResponse|JsonResponse

@@ -2,7 +2,7 @@
  * What stands behind the # of an address, and never reaches a server's log. It is taken out of the address bar before
  * the page is drawn and kept in this tab, so that a reload does not lose it.
  */
-const PAGES = ['/join', '/new-password'];
+const PAGES = ['/join', '/found', '/new-password'];
 
 const keyOf = (path: string): string => `ivory-pace:${path.slice(1)}`;
 

@@ -4,6 +4,8 @@
     import Door from '../components/Door.svelte';
     import Field from '../components/Field.svelte';
 
+    let { is_founded }: { is_founded: boolean } = $props();
+
     const form = useForm({ email: '', password: '' });
 
     function submit(event: SubmitEvent): void {
@@ -13,6 +15,11 @@
 </script>
 
 <Door title="Sign in">
+    {#if !is_founded}<p role="status">
+            No clinic is founded here yet. Whoever started the server was shown the address for it; <code
+                >php artisan clinic:found</code
+            > makes another.
+        </p>{/if}
     <form onsubmit={submit} class="flex flex-col gap-5" novalidate>
         <Field id="email" label="E-mail" error={form.errors.email}>
             {#snippet children(attributes)}

@@ -250,6 +250,10 @@ export interface MeasureProps {
     desk: DeskProps;
 }
 
+export interface FoundProps {
+    time_zones: string[];
+}
+
 export interface PatientNewProps {
     time_zones: string[];
     time_zone: string;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayAxis, daysBetween, plusDays, unbroken } from '../../resources/js/lib/axis';
+import { dayAxis, daysBetween, plusDays, unbroken } from '../../../resources/js/lib/axis';
 
 describe('the axis of days', () => {
     it('gives every day the same width, also where the clocks change', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayAsText, dayOf, readDay, readTime, shownDay } from '../../resources/js/lib/dates';
+import { dayAsText, dayOf, readDay, readTime, shownDay } from '../../../resources/js/lib/dates';
 
 describe('a day that is typed', () => {
     it.each([

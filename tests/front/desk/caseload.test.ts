@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { asked, EVERYONE, grouped, isFiltering } from '../../resources/js/lib/caseload';
-import type { CaseloadLine } from '../../resources/js/types/pages';
+import { asked, EVERYONE, grouped, isFiltering } from '../../../resources/js/lib/caseload';
+import type { CaseloadLine } from '../../../resources/js/types/pages';
 
 const line = (name: string, reason = 'on-track'): CaseloadLine => ({
     id: name,

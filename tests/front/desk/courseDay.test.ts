@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { byName, dayLines, unitOf, units } from '../../resources/js/lib/courseDay';
-import type { CourseProgramme } from '../../resources/js/types/course';
+import { byName, dayLines, unitOf, units } from '../../../resources/js/lib/courseDay';
+import type { CourseProgramme } from '../../../resources/js/types/course';
 
 const figures = { share: 0.5, credit: 1, due: 2, days_practised: 1, days_due: 1, longest_gap: 0, extras: 0 };
 const programme: CourseProgramme = {

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Clinic;
+use App\Models\Founding;
+use Illuminate\Console\Command;
+
+/** Makes the address at which a clinic is founded: whoever may run this may let somebody found one. */
+final class FoundClinic extends Command
+{
+    protected $signature = 'clinic:found {--first : Only while there is no clinic here}';
+
+    protected $description = 'Make an address at which somebody founds a clinic, once';
+
+    public function handle(): int
+    {
+        if ($this->option('first') && Clinic::query()->exists()) {
+            return self::SUCCESS;
+        }
+        $this->line('Found a clinic at  '.url('/found').'#'.Founding::begin());
+        $this->line('  once, within '.Founding::DAYS.' days. Hand it over as you would a key.');
+
+        return self::SUCCESS;
+    }
+}
