@@ -20,7 +20,7 @@ final class Rights
         'access_trail' => [], 'consents' => [], 'finding_reasons' => [], 'handovers' => [], 'note_amendments' => [],
         'programme_items' => [], 'raised_red_flags' => [], 'red_flag_actions' => [], 'screenings' => [],
         'screening_answers' => [], 'second_looks' => [], 'session_notes' => [], 'migrations' => [], 'record_joins' => [],
-        'joined_rows' => [],
+        'joined_rows' => [], 'backups' => [],
         'practices' => self::STRUCK, 'measurements' => self::STRUCK, 'habit_ticks' => self::STRUCK, 'home_checks' => self::STRUCK,
         'programme_versions' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_reason'],
         'invitations' => ['used_at', 'withdrawn_at'], 'foundings' => ['used_at', 'clinic_id'],

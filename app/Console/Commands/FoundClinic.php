@@ -18,6 +18,8 @@ final class FoundClinic extends Command
     public function handle(): int
     {
         if ($this->option('first') && Clinic::query()->exists()) {
+            $this->line('A clinic is founded here. Sign in there.');
+
             return self::SUCCESS;
         }
         $this->line('Found a clinic at  '.url('/found').'#'.Founding::begin());

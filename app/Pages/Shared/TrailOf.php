@@ -29,6 +29,7 @@ final class TrailOf
         'versions/{number}/withdraw' => 'A version that was withdrawn', 'devices/{device}/wrong' => 'The wrong patient’s device',
         'own-exercises' => 'Own exercises', 'voice' => 'Voice', 'account' => 'Account',
         'versions/{number}/sheet.pdf' => 'Sheet', 'versions/{number}/programme.json' => 'Programme as a file',
+        'clinic/founded' => 'Founding of the clinic',
         'clinic/settings' => 'Settings of the clinic', 'clinic/thresholds' => 'Thresholds', 'clinic/reliabilities' => 'Reliabilities',
         'clinic/people/{practitioner}' => 'Role', 'clinic/people/{practitioner}/end' => 'End of a person',
         'clinic/invitations' => 'Invitation', 'clinic/invitations/{invitation}' => 'Invitation',

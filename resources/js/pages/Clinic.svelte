@@ -2,6 +2,7 @@
     import { Link } from '@inertiajs/svelte';
     import Room from '../components/Room.svelte';
     import People from '../components/clinic/People.svelte';
+    import BackupLine from '../components/clinic/BackupLine.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
     import Settings from '../components/clinic/Settings.svelte';
     import Reliabilities from '../components/clinic/Reliabilities.svelte';
@@ -21,6 +22,7 @@
         thresholds,
         reliabilities,
         agreement,
+        backup,
         is_lead,
         trail,
     }: ClinicProps = $props();
@@ -80,6 +82,8 @@
                     of {agreement.decisions} decisions in the last year followed the proposal.
                 {/if}
             </p>
+            <h2 class="mt-5 mb-1 text-[1.15rem]">Backups of the server</h2>
+            <BackupLine {backup} />
         </section>
     </div>
     <section class="mt-6 border-t border-ink pt-3">

@@ -113,6 +113,7 @@ export interface ClinicProps {
     reliabilities: ReliabilityLine[];
     thresholds: { name: string; label: string; value: number; shipped: number }[];
     agreement: { decisions: number; share: number | null };
+    backup: { last: string | null; is_late: boolean };
     is_lead: boolean;
     trail: TrailLine[] | null;
 }

@@ -62,7 +62,7 @@ final class FoundingTest extends TestCase
 
         // A second one is founded by whoever runs the server, and not with --first.
         Artisan::call('clinic:found', ['--first' => true]);
-        self::assertSame('', Artisan::output());
+        self::assertStringNotContainsString('/found#', Artisan::output());
         Artisan::call('clinic:found');
         self::assertStringContainsString('/found#', Artisan::output());
     }

@@ -762,6 +762,10 @@ export type SentClinic = {
         decisions: number;
         share: null;
     };
+    backup: {
+        is_late: true;
+        last: null;
+    };
     clinic: {
         crisis_number: string;
         emergency_wording: string;

@@ -10,9 +10,11 @@ use App\Http\Requests\ClinicSettingsRequest;
 use App\Models\Practitioner;
 use App\Models\Role;
 use App\Pages\Clinic\AgreementOf;
+use App\Pages\Clinic\BackupOf;
 use App\Pages\Clinic\OutcomesOf;
 use App\Pages\Clinic\PeopleOf;
 use App\Pages\Shared\TrailOf;
+use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -39,6 +41,7 @@ final class ClinicController
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
             'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
+            'backup' => BackupOf::clinic($practitioner->clinic, CarbonImmutable::now()),
             'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
             'is_lead' => $isLead,
             'trail' => $isLead ? TrailOf::clinic($practitioner->clinic) : null,
