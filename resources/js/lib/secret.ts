@@ -4,7 +4,7 @@
  */
 const PAGES = ['/join', '/found', '/new-password'];
 
-const keyOf = (path: string): string => `ivory-pace:${path.slice(1)}`;
+const keyOf = (path: string): string => `ivory-pace:secret:${path.slice(1)}`;
 
 export function takeSecretOutOfTheAddress(): void {
     const secret = location.hash.slice(1);

@@ -37,7 +37,7 @@
     ];
 
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    const kept = keeping('found');
+    const kept = keeping('founding');
     const form = useForm(
         untrack(() => ({
             token: '',
