@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Seals and opens backups: php bin/lib/vault.php key | seal KEYFILE < … > … | open < … > … | superfluous FOLDER
+// Seals and opens backups:
+//   php bin/lib/vault.php key | seal KEYFILE < … > … | open < … > … | key-of < … | superfluous FOLDER
 // The passphrase comes from IVORY_PACE_PASSPHRASE.
 
 use App\Guard\Backup\Rotation;
@@ -19,8 +20,9 @@ try {
         'key' => fwrite(STDOUT, Vault::key($passphrase)."\n"),
         'seal' => Vault::seal(STDIN, STDOUT, (string) file_get_contents($argv[2] ?? '')),
         'open' => Vault::open(STDIN, STDOUT, $passphrase),
+        'key-of' => fwrite(STDOUT, Vault::keyOf(STDIN)."\n"),
         'superfluous' => fwrite(STDOUT, implode("\n", Rotation::superfluous(array_values(scandir($argv[2] ?? '.') ?: [])))."\n"),
-        default => throw new VaultProblem('Usage: vault.php key | seal KEYFILE | open | superfluous FOLDER'),
+        default => throw new VaultProblem('Usage: vault.php key | seal KEYFILE | open | key-of | superfluous FOLDER'),
     };
 } catch (VaultProblem $problem) {
     fwrite(STDERR, $problem->getMessage()."\n");

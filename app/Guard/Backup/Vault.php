@@ -50,6 +50,21 @@ final class Vault
     }
 
     /**
+     * @param  resource  $archive
+     * @return string the key that it was sealed with, to seal the next ones
+     *
+     * @throws VaultProblem
+     */
+    public static function keyOf($archive): string
+    {
+        $line = stream_get_line($archive, self::LONGEST_HEAD, "\n");
+        $head = self::head($line === false ? '' : $line);
+        unset($head['sealed']);
+
+        return (string) json_encode($head);
+    }
+
+    /**
      * @param  resource  $from
      * @param  resource  $to
      *

@@ -113,6 +113,8 @@ final class BackupTest extends TestCase
             self::assertStringContainsString('passphrase', $problem->getMessage());
         }
         self::assertStringNotContainsString('Quay', $archive);
+        // What an archive says of its key seals the next one.
+        self::assertSame('Harrow', self::opened(self::sealed('Harrow', Vault::keyOf(self::holding($archive)))));
         $this->expectExceptionMessage('at least 12 characters');
         Vault::key('short');
     }
