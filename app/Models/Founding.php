@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Str;
 
 /**
  * Somebody may found a clinic here, once and for a few days.
@@ -34,7 +35,9 @@ final class Founding extends Row
     /** @return string what opens it; only its hash is kept */
     public static function begin(): string
     {
-        $token = rtrim(strtr(base64_encode(random_bytes(24)), '+/', '-_'), '=');
+        // The last one that was made is the one that works.
+        self::query()->whereNull('used_at')->where('expires_at', '>', now())->update(['expires_at' => now()]);
+        $token = Str::random(48);
         self::query()->create([
             'token_hash' => hash('sha256', $token), 'made_at' => now(), 'expires_at' => now()->addDays(self::DAYS),
         ]);

@@ -31,6 +31,8 @@ final class FoundClinic
      */
     public function __invoke(string $token, array $clinic, array $lead, string $email, string $password): Practitioner
     {
+        $email = Practitioner::addressOf($email);
+
         return DB::transaction(function () use ($token, $clinic, $lead, $email, $password) {
             $founding = Founding::of($token)->lockForUpdate()->first();
             if ($founding === null) {
@@ -40,7 +42,7 @@ final class FoundClinic
             if ($problem !== null) {
                 throw ValidationException::withMessages(['password' => $problem]);
             }
-            if (Practitioner::query()->where('email', $email)->exists()) {
+            if (Practitioner::query()->where('email', $email)->lockForUpdate()->exists()) {
                 throw ValidationException::withMessages(['email' => 'Somebody signs in with this address already. Use another.']);
             }
             $founded = Clinic::query()->create($clinic)->refresh();

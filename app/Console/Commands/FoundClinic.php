@@ -24,6 +24,7 @@ final class FoundClinic extends Command
         }
         $this->line('Found a clinic at  '.url('/found').'#'.Founding::begin());
         $this->line('  once, within '.Founding::DAYS.' days. Hand it over as you would a key.');
+        $this->line('  An address that was made before works no more.');
 
         return self::SUCCESS;
     }

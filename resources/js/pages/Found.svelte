@@ -6,9 +6,9 @@
     import Door from '../components/Door.svelte';
     import Field from '../components/Field.svelte';
     import { keeping } from '../lib/keeping';
+    import { openedBy } from '../lib/opened';
     import { secretOf } from '../lib/secret';
     import type { FoundProps } from '../types/props';
-    import { BACK_LATER, formToken, noConnection, Refusal, sendJson } from '../shared/http';
 
     let { time_zones }: FoundProps = $props();
 
@@ -63,17 +63,9 @@
     onMount(async () => {
         Object.assign(form, kept.read<Partial<typeof form>>() ?? {});
         form.token = secretOf('/found');
-        try {
-            await sendJson('/found/look', 'POST', { token: form.token }, formToken());
-            isOpen = true;
-        } catch (problem) {
-            trouble =
-                problem instanceof Refusal
-                    ? problem.status === 404
-                        ? GONE
-                        : problem.message
-                    : noConnection(BACK_LATER);
-        }
+        const opened = await openedBy<{ open: true }>('/found', form.token, GONE);
+        if ('trouble' in opened) trouble = opened.trouble;
+        else isOpen = true;
     });
     // Neither the secret nor the password.
     $effect(() => {

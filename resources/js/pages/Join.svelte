@@ -5,8 +5,8 @@
     import Door from '../components/Door.svelte';
     import Field from '../components/Field.svelte';
     import NewPasswordField from '../components/account/NewPasswordField.svelte';
+    import { openedBy } from '../lib/opened';
     import { secretOf } from '../lib/secret';
-    import { BACK_LATER, formToken, noConnection, Refusal, sendJson } from '../shared/http';
 
     interface Invited {
         clinic: string;
@@ -30,16 +30,9 @@
 
     onMount(async () => {
         form.token = secretOf('/join');
-        try {
-            invited = await sendJson<Invited>('/join/look', 'POST', { token: form.token }, formToken());
-        } catch (problem) {
-            trouble =
-                problem instanceof Refusal
-                    ? problem.status === 404
-                        ? GONE
-                        : problem.message
-                    : noConnection(BACK_LATER);
-        }
+        const opened = await openedBy<Invited>('/join', form.token, GONE);
+        if ('trouble' in opened) trouble = opened.trouble;
+        else invited = opened;
     });
 
     function submit(event: SubmitEvent): void {

@@ -28,7 +28,7 @@ final class FoundingTest extends TestCase
             'token' => $token, 'clinic_name' => ' Slipway Breathing Rooms ', 'time_zone' => 'Europe/Lisbon',
             'emergency_wording' => 'Call 112 now, or have someone call.', 'crisis_number' => '0800 555 0100, the listening line',
             'telephone' => '0200 555 010', 'name' => 'Wren Tollard', 'profession' => 'physiotherapist', 'registration' => '',
-            'email' => 'wren@slipway.example', 'password' => self::PASSWORD,
+            'email' => ' Wren@Slipway.example ', 'password' => self::PASSWORD,
         ];
     }
 
@@ -56,6 +56,10 @@ final class FoundingTest extends TestCase
         $this->get('/exercises')->assertOk();
 
         $this->post('/sign-out');
+        // However the address was typed, it signs in.
+        $this->post('/sign-in', ['email' => 'wren@slipway.example', 'password' => self::PASSWORD])->assertRedirect('/');
+        $this->assertAuthenticatedAs($lead, 'practitioner');
+        $this->post('/sign-out');
         $this->postJson('/found/look', ['token' => $token])->assertNotFound();
         $this->post('/found', ['email' => 'second@slipway.example'] + self::typed($token))->assertSessionHasErrors('token');
         self::assertSame(1, Clinic::query()->count());
@@ -77,6 +81,10 @@ final class FoundingTest extends TestCase
         $this->travel(1)->minutes();
         $this->postJson('/found/look', ['token' => $late])->assertNotFound();
         $this->post('/found', self::typed($late))->assertSessionHasErrors('token');
+        // Another address ends the one before.
+        $first = Founding::begin();
+        Founding::begin();
+        $this->postJson('/found/look', ['token' => $first])->assertNotFound();
         for ($n = 0; $n < 20; $n++) {
             $this->post('/found', self::typed("guess $n"));
         }

@@ -5,21 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Account;
 
 use App\Actions\Account\AcceptInvitation;
-use App\Http\Middleware\SessionHolds;
 use App\Http\Requests\Account\JoinRequest;
 use App\Http\Requests\Account\PersonRequest;
 use App\Models\Invitation;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
 /** Where an invited person comes in. What opens the door stands behind the # of the address, so it reaches no log. */
 final class JoinController
 {
+    use ComesIn;
+
     public function create(): Response
     {
         return Inertia::render('Join');
@@ -37,21 +36,9 @@ final class JoinController
 
     public function store(JoinRequest $request, AcceptInvitation $accept): RedirectResponse
     {
-        $tries = $request->tries();
-        $tries->ensureSomeAreLeft('token');
-        try {
-            $who = $accept(
-                $request->string('token')->value(), ...PersonRequest::read($request), password: $request->string('password')->value(),
-            );
-        } catch (ValidationException $problem) {
-            if (isset($problem->errors()['token'])) {
-                $tries->countFailure();
-            }
-            throw $problem;
-        }
-        Auth::guard('practitioner')->login($who);
-        $request->session()->regenerate();
-        SessionHolds::begin($request);
+        $who = $this->comeIn($request, $request->tries(), fn (string $token) => $accept(
+            $token, ...PersonRequest::read($request), password: $request->string('password')->value(),
+        ));
 
         return redirect('/')->with('flash', "Welcome to {$who->clinic->name}.");
     }
