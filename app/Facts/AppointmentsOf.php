@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Facts;
 
+use App\Models\Appointment;
 use App\Models\Clinic;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
@@ -45,15 +46,16 @@ final class AppointmentsOf
     }
 
     /**
-     * The patient's next one, in the clinic's time; starts_at in UTC.
+     * The patient's next one, in the clinic's time; starts_at in UTC, and how many come after it.
      *
-     * @return array{id: int, day: string, time: string, words: string, starts_at: string, with: string}|null
+     * @return array{id: int, day: string, time: string, words: string, starts_at: string, with: string, more: int}|null
      */
     public static function next(Patient $patient, CarbonImmutable $now): ?array
     {
-        $next = DB::table('appointments')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
+        $ahead = DB::table('appointments')->join('practitioners', 'practitioners.id', '=', 'appointments.practitioner_id')
             ->where('patient_id', $patient->id)->whereNull('cancelled_at')->where('starts_at', '>', $now)->orderBy('starts_at')
-            ->first(['appointments.id', 'starts_at', 'practitioners.name']);
+            ->limit(Appointment::MOST_AHEAD)->get(['appointments.id', 'starts_at', 'practitioners.name']);
+        $next = $ahead->first();
         if ($next === null) {
             return null;
         }
@@ -62,7 +64,7 @@ final class AppointmentsOf
         return [
             'id' => (int) $next->id, 'day' => $at->format('Y-m-d'), 'time' => $at->format('H:i'),
             'words' => $at->format('D j M, H:i')." with {$next->name}", 'starts_at' => (string) $next->starts_at,
-            'with' => (string) $next->name,
+            'with' => (string) $next->name, 'more' => $ahead->count() - 1,
         ];
     }
 }

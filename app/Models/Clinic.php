@@ -8,6 +8,7 @@ use Database\Factories\ClinicFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Assessment\Reliabilities;
+use IvoryPace\Calendar\AppointmentKind;
 use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
 
@@ -20,6 +21,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property array<string, mixed>|null $thresholds as typed
  * @property array<string, mixed>|null $reliabilities of questionnaires
  * @property string|null $telephone that patients tap
+ * @property array<string, int>|null $appointment_minutes by kind, where they are not the usual ones
  * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
@@ -50,9 +52,18 @@ final class Clinic extends Row
         return Reliabilities::read($this->reliabilities ?? [])[0];
     }
 
+    /** How long an appointment takes here when nothing else is said. */
+    public function minutesOf(AppointmentKind $kind): int
+    {
+        return $this->appointment_minutes[$kind->value] ?? $kind->usualMinutes();
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['thresholds' => 'array', 'reliabilities' => 'array', 'demands_second_factor' => 'boolean', 'school' => School::class];
+        return [
+            'thresholds' => 'array', 'reliabilities' => 'array', 'appointment_minutes' => 'array', 'demands_second_factor' => 'boolean',
+            'school' => School::class,
+        ];
     }
 }

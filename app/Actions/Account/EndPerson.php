@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Account;
 
+use App\Models\Appointment;
 use App\Models\Handover;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -51,10 +52,26 @@ final class EndPerson
                 }
                 Patient::query()->whereIn('id', $some)->update(['practitioner_id' => $colleague?->id]);
             }
+            self::giveAppointments($person, $colleague);
             $person->update(['ended_at' => now(), 'remember_token' => null]);
             Sessions::end($person);
 
             return $patients->count();
         });
+    }
+
+    /**
+     * Nobody comes to somebody who is not there: an appointment goes to whoever is responsible for the patient.
+     */
+    private static function giveAppointments(Practitioner $person, ?Practitioner $colleague): void
+    {
+        $ahead = Appointment::ahead()->where('practitioner_id', $person->id)->with('patient')->lockForUpdate()->get();
+        foreach ($ahead as $appointment) {
+            $responsible = $appointment->patient->practitioner_id;
+            $appointment->update([
+                'practitioner_id' => $responsible === $person->id ? $colleague?->id : $responsible,
+                'revision' => $appointment->revision + 1,
+            ]);
+        }
     }
 }

@@ -10,6 +10,7 @@ use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Screening;
+use App\Models\ScreeningAnswer;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use IvoryPace\Assessment\ScreeningQuestions as Questions;
@@ -64,7 +65,9 @@ final class CompleteScreening
                 'practitioner_id' => $by->id, 'remark' => $remark, 'asked_form_id' => $confirms?->id, 'completed_at' => now(),
                 'corrects_id' => $corrects?->id, 'correction_reason' => $corrects === null ? null : $why,
             ]);
-            $screening->answers()->createMany(array_map(fn (string $question) => [
+            // All at once: there are over forty.
+            ScreeningAnswer::query()->insert(array_map(fn (string $question) => [
+                'screening_id' => $screening->id,
                 'question' => $question,
                 'answer' => $answers[$question],
                 'ends_on' => $answers[$question] ? ($endDates[$question] ?? null) : null,

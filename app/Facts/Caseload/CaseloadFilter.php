@@ -62,6 +62,14 @@ final readonly class CaseloadFilter
         }
     }
 
+    /** Only by name and date of birth. */
+    public static function named(Builder $lines, string $typed): void
+    {
+        foreach (self::split(mb_substr($typed, 0, self::LONGEST)) as $word) {
+            $lines->where('names', 'like', '% '.addcslashes($word, '%_\\').'%');
+        }
+    }
+
     /** As a name is stored to be found: each word after a space, without marks and case, in Latin letters where it can be. */
     public static function names(string $name): string
     {

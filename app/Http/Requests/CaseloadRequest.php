@@ -22,11 +22,7 @@ final readonly class CaseloadRequest
 
     public function __construct(Request $request, private Practitioner $practitioner)
     {
-        $text = function (string $name) use ($request): string {
-            $value = $request->query($name);
-
-            return is_string($value) && mb_check_encoding($value, 'UTF-8') ? trim(mb_substr($value, 0, 100)) : '';
-        };
+        $text = fn (string $name) => FromAddress::text($request, $name);
         $this->typed = [
             'search' => $text('search'), 'whose' => $text('whose') === self::MINE ? self::MINE : 'clinic', 'reason' => $text('reason'),
             'flag' => $text('flag'),

@@ -6,6 +6,8 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use IvoryPace\Calendar\AppointmentKind;
+use IvoryPace\Calendar\Slot;
 use IvoryPace\Exercise\School;
 
 /** What every patient reads in an emergency, and the school that a new programme begins with. */
@@ -34,13 +36,24 @@ final class ClinicSettingsRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [...self::whomToCall(), 'school' => ['required', Rule::enum(School::class)]];
+        $kinds = implode(',', array_map(fn (AppointmentKind $kind) => $kind->value, AppointmentKind::cases()));
+
+        return [
+            ...self::whomToCall(), 'school' => ['required', Rule::enum(School::class)],
+            'minutes' => ['nullable', "array:{$kinds}"],
+            'minutes.*' => ['required', 'integer', 'between:'.Slot::SHORTEST.','.Slot::LONGEST],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['school' => 'Choose one of the list.', ...self::words()];
+        $minutes = 'Write '.Slot::SHORTEST.' to '.Slot::LONGEST.' minutes.';
+
+        return [
+            'school' => 'Choose one of the list.', 'minutes' => $minutes, 'minutes.*' => $minutes, 'minutes.*.required' => $minutes,
+            'minutes.*.integer' => $minutes, 'minutes.*.between' => $minutes, ...self::words(),
+        ];
     }
 
     /** @return array<string, string> */
@@ -60,9 +73,14 @@ final class ClinicSettingsRequest extends FormRequest
         ];
     }
 
-    /** @return array{emergency_wording: string, crisis_number: string, school: string, telephone: string|null} */
+    /** @return array<string, mixed> */
     public function settings(): array
     {
-        return [...self::called($this), 'school' => $this->string('school')->value()];
+        $minutes = array_map(fn (mixed $each) => is_numeric($each) ? (int) $each : 0, $this->array('minutes'));
+
+        return [
+            ...self::called($this), 'school' => $this->string('school')->value(),
+            ...($minutes === [] ? [] : ['appointment_minutes' => $minutes]),
+        ];
     }
 }

@@ -24,6 +24,7 @@ final class DemoSeeder extends Seeder
         (new HarrowQuay($nora, $idris, $tamsin))->seed();
         (new StepsOfTheQuay($nora, $idris, $tamsin))->seed();
         (new YearsOfTheQuay($nora, $tamsin))->seed();
+        WeekOfTheQuay::seed($nora, $idris, $tamsin);
         OwnWorkOfTheQuay::seed($nora);
         PeopleOfTheQuay::seed($nora);
 

@@ -11,6 +11,7 @@ use App\Actions\Assessment\AnswerForm;
 use App\Actions\Assessment\AskForm;
 use App\Actions\Assessment\CompleteScreening;
 use App\Actions\Assessment\StoreMeasurement;
+use App\Actions\Calendar\BookAppointments;
 use App\Actions\Practice\PutOff;
 use App\Actions\Practice\StoreHomeCheck;
 use App\Actions\Practice\StorePractice;
@@ -25,7 +26,6 @@ use App\Device\Outbox\KeepAside;
 use App\Facts\MaintenanceOf;
 use App\Facts\Sent;
 use App\Language\ConsentText;
-use App\Models\Appointment;
 use App\Models\AskedForm;
 use App\Models\ChosenSymptom;
 use App\Models\Consent;
@@ -37,6 +37,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\ScreeningQuestions;
+use IvoryPace\Calendar\AppointmentKind;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Health\RedFlag;
 use IvoryPace\Health\StopSymptom;
@@ -397,7 +398,7 @@ final class InventedPatient
     public function comes(int $inDays, string $time): self
     {
         $at = CarbonImmutable::now($this->by->clinic->time_zone)->addDays($inDays)->setTimeFromTimeString($time);
-        Appointment::query()->create(['patient_id' => $this->patient->id, 'practitioner_id' => $this->by->id, 'starts_at' => $at->utc()]);
+        app(BookAppointments::class)($this->patient, $this->by, [$at->utc()], AppointmentKind::Review, 45);
 
         return $this;
     }

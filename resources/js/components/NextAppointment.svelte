@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { router, useForm } from '@inertiajs/svelte';
+    import { Link, router, useForm } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
     import DateSlot from './DateSlot.svelte';
@@ -15,18 +15,22 @@
 
     function submit(event: SubmitEvent): void {
         event.preventDefault();
-        form.post(`/patients/${patientId}/appointments`, {
+        const options = {
             preserveScroll: true,
             onSuccess: () => {
                 isOpen = false;
                 opener?.focus();
             },
-        });
+        };
+        const all = `/patients/${patientId}/appointments`;
+        if (appointment) form.put(`${all}/${appointment.id}`, options);
+        else form.post(all, options);
     }
 </script>
 
 <div class="text-[0.925rem] print:hidden">
     <span class="text-muted">Next appointment</span> <strong>{appointment?.words ?? 'none'}</strong>
+    {#if appointment && appointment.more > 0}<span class="text-muted">and {appointment.more} later</span>{/if}
     <button
         type="button"
         class="linklike ml-2"
@@ -42,7 +46,7 @@
             onclick={() =>
                 router.delete(`/patients/${patientId}/appointments/${appointment.id}`, { preserveScroll: true })}
             >Take it back</button
-        >{/if}
+        ><Link class="linklike ml-2" href="/week?of={appointment.day}">Its week</Link>{/if}
     {#if isOpen}
         <form onsubmit={submit} class="mt-2 flex flex-wrap items-end gap-3" novalidate>
             <Field id="appointment-day" label="Day" hint="" error={form.errors.day}

@@ -9,7 +9,7 @@
 
     interface Props {
         title: string;
-        current?: 'caseload' | 'exercises' | 'clinic' | '';
+        current?: 'caseload' | 'week' | 'exercises' | 'clinic' | '';
         children: Snippet;
     }
 
@@ -53,6 +53,11 @@
                 href="/"
                 class="pb-1 {current === 'caseload' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
                 aria-current={current === 'caseload' ? 'page' : undefined}>Caseload</Link
+            >
+            <Link
+                href="/week"
+                class="pb-1 {current === 'week' ? 'border-b-2 border-ink text-ink' : 'text-muted'}"
+                aria-current={current === 'week' ? 'page' : undefined}>Week</Link
             >
             <Link
                 href="/exercises"

@@ -18,6 +18,7 @@ export const STEPS = ['brief', 'catch-up', 'measure', 'teach', 'decide', 'prescr
 
 export const SHORTCUTS: Shortcut[] = [
     { keys: 'g c', text: 'Caseload', go: () => '/' },
+    { keys: 'g w', text: 'Week', go: () => '/week' },
     { keys: 'g e', text: 'Exercises', go: () => '/exercises' },
     { keys: 'g k', text: 'Clinic', go: () => '/clinic' },
     { keys: 'g n', text: 'Add a patient', go: () => '/patients/new' },

@@ -55,6 +55,7 @@
                     school={clinic.school}
                     {schools}
                     telephone={clinic.telephone}
+                    minutes={clinic.minutes}
                     canChange={is_lead}
                 />
             </div>

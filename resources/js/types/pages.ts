@@ -280,6 +280,8 @@ export interface Appointment {
     words: string;
     starts_at: string;
     with: string;
+    /** How many come after it. */
+    more: number;
 }
 
 export interface Appointments {

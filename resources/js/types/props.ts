@@ -1,4 +1,5 @@
 // What each page is given; a test holds what the server sends against it.
+import type { AppointmentKind } from './week';
 import type { InvitationLine, PersonLine } from './account';
 import type { ReliabilityLine, OutcomesShown } from './clinic';
 import type { RoutineFigures } from './exercises';
@@ -101,6 +102,7 @@ export interface ClinicProps {
         crisis_number: string | null;
         school: string;
         telephone: string | null;
+        minutes: AppointmentKind[];
     };
     schools: Choice[];
     outcomes: OutcomesShown;

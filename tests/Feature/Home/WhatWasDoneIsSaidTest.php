@@ -24,7 +24,7 @@ final class WhatWasDoneIsSaidTest extends TestCase
         // What stands below the Course, asked for before and answered after.
         $this->get($url, ['X-Inertia' => 'true', 'X-Inertia-Version' => $version, 'X-Inertia-Partial-Component' => 'Course', 'X-Inertia-Partial-Data' => 'stops,trends'])->assertOk()->assertJsonStructure(['props' => ['stops']]);
         $this->postJson("$url/bench/answer", ['items' => [['technique' => 'square']]])->assertOk();
-        self::assertSame('Next appointment: Mon 2 Nov, 10:00.', $this->props($this->get($url))['flash']);
+        self::assertSame("Appointment: Mon 2 Nov, 10:00 with {$this->practitioner->name}.", $this->props($this->get($url))['flash']);
         self::assertNull($this->props($this->get($url))['flash'], 'once is enough');
     }
 }

@@ -70,7 +70,7 @@ final class PageShapesTest extends TestCase
         foreach (Practitioner::query()->orderBy('id')->get()->unique('role') as $each) {
             $practitioner = Practitioner::query()->findOrFail($each->id);
             $this->actingAs($practitioner, 'practitioner');
-            foreach (['/', '/clinic', '/voice', '/patients/new', '/exercises', '/routines/new', '/account', '/clinic/outbox'] as $address) {
+            foreach (['/', '/clinic', '/voice', '/patients/new', '/exercises', '/routines/new', '/account', '/clinic/outbox', '/week'] as $address) {
                 $this->open($address);
             }
             foreach (OwnRoutine::query()->where('clinic_id', $practitioner->clinic_id)->limit(20)->get() as $routine) {

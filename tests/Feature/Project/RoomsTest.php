@@ -58,8 +58,9 @@ final class RoomsTest extends TestCase
             'Pages/Measure' => 'Facts Models Pages/Shared',
             'Pages/Record' => 'Facts Language Models Pages/Shared',
             'Pages/Session' => 'Facts Language Models Pages/Measure Pages/Shared',
+            'Pages/Week' => 'Facts Models',
             'Http' => 'Actions Catalogue Device Facts Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
-                .'Pages/Course Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared',
+                .'Pages/Course Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared Pages/Week',
             'Console' => 'Actions Facts Guard Language Models',
             'Providers' => 'Facts Guard Mail Models Policies',
         ],

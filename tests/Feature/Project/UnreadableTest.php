@@ -30,7 +30,7 @@ final class UnreadableTest extends TestCase
         'habit_ticks' => ['struck_reason'], 'care_sessions' => ['drop_reason'], 'record_joins' => ['reason'],
         'session_steps' => ['content'], 'handovers' => ['reason'], 'screenings' => ['remark', 'correction_reason'],
         'programmes' => ['outcome_note'], 'programme_versions' => ['reason', 'goal', 'patient_note', 'withdrawn_reason'], 'access_trail' => ['detail'],
-        'outgoing_mails' => ['to', 'subject', 'text'], 'caseload_lines' => ['line'],
+        'outgoing_mails' => ['to', 'subject', 'text'], 'caseload_lines' => ['line'], 'absences' => ['reason'],
     ];
 
     public function test_every_page_opens_when_no_cell_can_be_read_and_when_texts_are_broken(): void
@@ -83,7 +83,7 @@ final class UnreadableTest extends TestCase
     /** @return iterable<string> */
     private function addresses(): iterable
     {
-        yield from ['/', '/clinic', '/clinic/outbox'];
+        yield from ['/', '/week', '/clinic', '/clinic/outbox'];
         foreach (Patient::query()->whereHas('clinic', fn ($clinic) => $clinic->where('name', 'like', 'Harrow%'))->with('activeProgramme')->limit(50)->get() as $patient) {
             foreach (['', '/record', '/bench', '/measure', '/screening', '/access', '/versions/1'] as $page) {
                 if ($page !== '/versions/1' || $patient->activeProgramme !== null) {

@@ -16,6 +16,7 @@ import type {
     VoiceProps,
 } from '../../../resources/js/types/props';
 import type { JoinProps, RecordProps } from '../../../resources/js/types/record';
+import type { WeekProps } from '../../../resources/js/types/week';
 import type { StepShown } from '../../../resources/js/types/session';
 import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from '../../../resources/js/patient/types';
 import type * as Sent from './sent';
@@ -40,6 +41,7 @@ export type Pages = [
     Is<Sent.SentSession, Omit<SessionProps, 'shown'>>,
     Is<Sent.SentVersion, VersionProps>,
     Is<Sent.SentVoice, VoiceProps>,
+    Is<Sent.SentWeek, WeekProps>,
 ];
 
 export type Steps = [

@@ -769,6 +769,19 @@ export type SentClinic = {
     clinic: {
         crisis_number: string;
         emergency_wording: string;
+        minutes: [{
+            label: 'first';
+            minutes: number;
+            value: 'first';
+        }, {
+            label: 'review';
+            minutes: number;
+            value: 'review';
+        }, {
+            label: 'remote';
+            minutes: number;
+            value: 'remote';
+        }];
         name: string;
         school: 'gentle-control';
         telephone: string;
@@ -970,6 +983,7 @@ export type SentCourse = {
     appointment: null | {
         day: string;
         id: number;
+        more: number;
         starts_at: string;
         time: string;
         with: string;
@@ -2627,6 +2641,7 @@ export type SentSessionShownHandOver = {
     appointment: null | {
         day: string;
         id: number;
+        more: 0;
         starts_at: string;
         time: string;
         with: string;
@@ -3662,4 +3677,96 @@ export type SentVoice = {
         key: string;
         name: string;
     };
+};
+
+export type SentWeek = {
+    absences: [{
+        day: string;
+        from: 0;
+        id: number;
+        practitioner: number;
+        reason: null;
+        to: number;
+    }, {
+        day: string;
+        from: number;
+        id: number;
+        practitioner: number;
+        reason: 'teaching';
+        to: number;
+    }];
+    after: string;
+    appointments: ({
+        born: null;
+        day: string;
+        id: number;
+        in_series: boolean;
+        is_over: boolean;
+        kind: 'first' | 'remote' | 'review';
+        minute: number;
+        minutes: number;
+        name: string;
+        patient: string;
+        practitioner: number;
+        time: string;
+    })[];
+    before: string;
+    days: {
+        date: string;
+        day: string;
+        is_today: boolean;
+        name: string;
+    }[];
+    is_now: true;
+    kinds: [{
+        label: 'first';
+        minutes: number;
+        value: 'first';
+    }, {
+        label: 'review';
+        minutes: number;
+        value: 'review';
+    }, {
+        label: 'remote';
+        minutes: number;
+        value: 'remote';
+    }];
+    me: number;
+    monday: string;
+    now: {
+        day: string;
+        minute: number;
+    };
+    number: number;
+    people: [{
+        id: number;
+        name: string;
+        shown: true;
+        works: false;
+    }, {
+        id: number;
+        name: string;
+        shown: true;
+        works: true;
+    }, {
+        id: number;
+        name: string;
+        shown: true;
+        works: true;
+    }, {
+        id: number;
+        name: string;
+        shown: true;
+        works: true;
+    }];
+    today: string;
+    who: {
+        clinic: string;
+        email: string;
+        idle_minutes: number;
+        is_lead: boolean;
+        key: string;
+        name: string;
+    };
+    whose: 'everyone';
 };

@@ -20,6 +20,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
+use IvoryPace\Calendar\AppointmentKind;
 use IvoryPace\Exercise\School;
 
 /** The people of a clinic; for its lead also the trail of who opened and changed what. */
@@ -34,6 +35,9 @@ final class ClinicController
                 'name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone,
                 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number,
                 'school' => $practitioner->clinic->school->value, 'telephone' => $practitioner->clinic->telephone,
+                'minutes' => array_map(fn (AppointmentKind $kind) => [
+                    'value' => $kind->value, 'label' => $kind->label(), 'minutes' => $practitioner->clinic->minutesOf($kind),
+                ], AppointmentKind::cases()),
             ],
             'schools' => array_map(fn (School $school) => ['value' => $school->value, 'label' => $school->label()], School::cases()),
             ...PeopleOf::clinic($practitioner, $request->session()->get('new_invitation')),

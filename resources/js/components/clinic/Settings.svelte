@@ -4,6 +4,7 @@
     import { untrack } from 'svelte';
     import Field from '../Field.svelte';
     import type { Choice } from '../../types/pages';
+    import type { AppointmentKind } from '../../types/week';
 
     /** What patients read in an emergency, and the school of new programmes; only the lead changes them. */
     let {
@@ -12,6 +13,7 @@
         school,
         schools,
         telephone,
+        minutes,
         canChange,
     }: {
         wording: string;
@@ -19,6 +21,7 @@
         school: string;
         schools: Choice[];
         telephone: string | null;
+        minutes: AppointmentKind[];
         canChange: boolean;
     } = $props();
 
@@ -28,8 +31,11 @@
             crisis_number: crisis ?? '',
             school,
             telephone: telephone ?? '',
+            minutes: Object.fromEntries(minutes.map((each) => [each.value, String(each.minutes)])),
         })),
     );
+
+    const errors = $derived(form.errors as Record<string, string | undefined>);
 
     function keep(event: SubmitEvent): void {
         event.preventDefault();
@@ -99,6 +105,25 @@
                     />{/snippet}
             </Field>
         </div>
+        <fieldset>
+            <legend class="font-semibold">An appointment takes, in minutes</legend>
+            {#each minutes as each (each.value)}
+                {@const error = errors[`minutes.${each.value}`]}
+                <label class="mr-4 inline-block"
+                    >{each.label}
+                    <input
+                        class="slot small w-[3.5rem]"
+                        inputmode="numeric"
+                        bind:value={form.minutes[each.value]}
+                        aria-invalid={error ? 'true' : undefined}
+                        aria-describedby={error ? `minutes-${each.value}` : undefined}
+                    /></label
+                >
+                {#if error}<p id="minutes-{each.value}" class="text-sm font-semibold text-clay">
+                        {each.label}: {error}
+                    </p>{/if}
+            {/each}
+        </fieldset>
         <Button type="submit" size="sm" outline disabled={form.processing}>Keep these</Button>
     </form>
 {:else}
@@ -106,6 +131,9 @@
     <p class="border-l-4 border-clay bg-card px-4 py-2">{wording}</p>
     <p class="mt-2 text-[0.925rem]">With thoughts of suicide: {crisis ?? 'no number yet'}</p>
     <p class="mt-2 text-[0.925rem]">Patients reach the clinic by: {telephone ?? 'no number yet'}</p>
+    <p class="mt-2 text-[0.925rem]">
+        An appointment takes {minutes.map((each) => `${each.minutes} minutes (${each.label})`).join(', ')}.
+    </p>
     <p class="mt-2 text-[0.925rem]">
         A new programme begins with the school <strong>{schools.find((each) => each.value === school)?.label}</strong>.
     </p>
