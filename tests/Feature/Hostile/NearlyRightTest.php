@@ -74,7 +74,7 @@ final class NearlyRightTest extends TestCase
         foreach (['', '/screening', '/measure', '/bench', '/access', '/record'] as $page) {
             $this->get("/patients/{$this->patient->id}$page")->assertOk();
         }
-        foreach (['/', '/exercises', '/clinic', '/account', '/clinic/outbox'] as $page) {
+        foreach (['/', '/week', '/exercises', '/clinic', '/account', '/clinic/outbox'] as $page) {
             $this->get($page)->assertOk();
         }
         $this->course();
@@ -142,7 +142,8 @@ final class NearlyRightTest extends TestCase
             ['PUT', "$patient/sessions/{$session->id}/steps/teach", ['revision' => 0, 'content' => ['text' => 'Breathed well.']]],
             ['POST', "$patient/versions", ['items' => [$exercise], 'weeks' => 4, 'review_on' => '2026-11-24', 'starts_on' => '2026-11-10', 'rated_symptom' => 'tension', 'reason' => 'Better now.', 'based_on' => 1]],
             ['POST', "$patient/bench/answer", ['items' => [$exercise], 'school' => 'gentle-control']],
-            ['POST', "$patient/appointments", ['day' => '2026-12-01', 'time' => '10:00']],
+            ['POST', "$patient/appointments", ['day' => '2026-12-01', 'time' => '10:00', 'kind' => 'remote', 'minutes' => 20, 'with' => $this->practitioner->id, 'every' => 2, 'times' => 3]],
+            ['POST', '/absences', ['who' => $this->practitioner->id, 'from_day' => '2026-12-01', 'from_time' => '10:00', 'to_day' => '2026-12-02', 'to_time' => '11:00', 'reason' => 'teaching']],
             ['POST', "$patient/handovers", ['kind' => 'share', 'to' => Practitioner::factory()->create(['clinic_id' => $this->practitioner->clinic_id])->id, 'reason' => 'Away.']],
             ['POST', '/own-exercises', ['fields' => ['technique' => 'own', 'own_name' => 'Quay breath', 'ratio' => '3:5']]],
             ['POST', '/routines', ['fields' => ['name' => 'Quay', 'steps' => [['kind' => 'exercise', 'technique' => 'square']]]]],

@@ -38,6 +38,7 @@ test('no page of the practitioner is wider than the screen', async ({ page }) =>
         ...pages,
         '/exercises',
         '/exercises/square',
+        '/week',
         '/clinic',
         '/patients/new',
         '/voice',
