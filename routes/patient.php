@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Patient\AccessController;
+use App\Http\Controllers\Patient\CalendarController;
 use App\Http\Controllers\Patient\DeviceController;
 use App\Http\Controllers\Patient\OutboxController;
 use App\Http\Controllers\Patient\PagesController;
@@ -34,6 +35,10 @@ Route::middleware('auth:device')->group(function () {
         }
         Route::get('/sheet.pdf', [PagesController::class, 'sheetPdf']);
         Route::get('/devices', [DeviceController::class, 'index']);
+        Route::get('/calendar', [CalendarController::class, 'show']);
+        Route::post('/calendar', [CalendarController::class, 'store']);
+        Route::delete('/calendar', [CalendarController::class, 'destroy']);
+        Route::get('/calendar.ics', [CalendarController::class, 'file']);
         Route::put('/pin', [PinController::class, 'change']);
         Route::put('/devices/{id}', [DeviceController::class, 'update'])->where('id', '\d{1,15}');
         Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->where('id', '\d{1,15}');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Calendar\FeedController;
 use App\Http\Controllers\Patient\ShellController;
 use Illuminate\Support\Facades\Route;
 
@@ -10,4 +11,6 @@ use Illuminate\Support\Facades\Route;
 // so the page comes also while the database is away.
 Route::get('/enter', ShellController::class);
 Route::get('/worker.js', [ShellController::class, 'worker']);
+// Read by calendars, which sign in nowhere: the address is the secret.
+Route::get('/calendar/{token}.ics', FeedController::class)->where('token', '[A-Za-z0-9]{40,64}')->middleware('throttle:120,1');
 Route::get('/my/{any?}', ShellController::class)->where('any', '.*');

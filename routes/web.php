@@ -13,6 +13,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BenchToolsController;
 use App\Http\Controllers\Calendar\AbsenceController;
 use App\Http\Controllers\Calendar\AppointmentController;
+use App\Http\Controllers\Calendar\MyCalendarController;
 use App\Http\Controllers\Calendar\WeekController;
 use App\Http\Controllers\CaseloadController;
 use App\Http\Controllers\Clinic\ClinicController;
@@ -72,6 +73,8 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
         Route::put('/password', [AccountController::class, 'password']);
         Route::delete('/sessions', [AccountController::class, 'endOthers']);
         Route::delete('/sessions/{key}', [AccountController::class, 'endSession'])->where('key', '[0-9a-f]{16}');
+        Route::post('/calendar', [MyCalendarController::class, 'store']);
+        Route::delete('/calendar', [MyCalendarController::class, 'destroy']);
         Route::post('/second-factor', [SecondFactorController::class, 'begin']);
         Route::put('/second-factor', [SecondFactorController::class, 'confirm']);
         Route::delete('/second-factor', [SecondFactorController::class, 'remove']);
@@ -79,6 +82,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
     Route::get('/', CaseloadController::class);
     Route::get('/week', [WeekController::class, 'show']);
     Route::get('/week/patients', [WeekController::class, 'patients']);
+    Route::get('/week/calendar.ics', [MyCalendarController::class, 'file']);
     Route::post('/absences', [AbsenceController::class, 'store']);
     Route::delete('/absences/{absence}', [AbsenceController::class, 'destroy'])->where('absence', '\d{1,15}');
     Route::get('/clinic', [ClinicController::class, 'show']);

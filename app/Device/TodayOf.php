@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Device;
 
-use App\Facts\AppointmentsOf;
 use App\Facts\AskedForms;
+use App\Facts\Calendar\AppointmentsOf;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practice;

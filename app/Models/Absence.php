@@ -16,6 +16,7 @@ use IvoryPace\Calendar\Slot;
  * @property int $practitioner_id
  * @property CarbonImmutable $starts_at
  * @property CarbonImmutable $ends_at the first moment that is no longer part of it
+ * @property CarbonImmutable|null $updated_at
  * @property string|null $reason
  * @property Practitioner $practitioner
  */
@@ -37,6 +38,9 @@ final class Absence extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['starts_at' => 'immutable_datetime', 'ends_at' => 'immutable_datetime', 'reason' => Sealed::class];
+        return [
+            'starts_at' => 'immutable_datetime', 'ends_at' => 'immutable_datetime', 'updated_at' => 'immutable_datetime',
+            'reason' => Sealed::class,
+        ];
     }
 }

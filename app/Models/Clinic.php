@@ -22,6 +22,7 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property array<string, mixed>|null $reliabilities of questionnaires
  * @property string|null $telephone that patients tap
  * @property array<string, int>|null $appointment_minutes by kind, where they are not the usual ones
+ * @property bool $calendar_initials of patients stand in calendars outside; else only that somebody comes
  * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
@@ -32,7 +33,7 @@ final class Clinic extends Row
 
     protected $table = 'clinics';
 
-    protected $attributes = ['demands_second_factor' => false, 'telephone' => null];
+    protected $attributes = ['demands_second_factor' => false, 'telephone' => null, 'calendar_initials' => true];
 
     /** @return HasMany<Practitioner, $this> */
     public function practitioners(): HasMany
@@ -62,7 +63,8 @@ final class Clinic extends Row
     protected function casts(): array
     {
         return [
-            'thresholds' => 'array', 'reliabilities' => 'array', 'appointment_minutes' => 'array', 'demands_second_factor' => 'boolean',
+            'thresholds' => 'array', 'reliabilities' => 'array', 'appointment_minutes' => 'array', 'calendar_initials' => 'boolean',
+            'demands_second_factor' => 'boolean',
             'school' => School::class,
         ];
     }

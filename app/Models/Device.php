@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable;
 use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A patient's phone or computer. It signs itself in with its credential; the PIN unlocks its screen.
@@ -23,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable|null $revoked_at
  * @property CarbonImmutable $created_at
  * @property string|null $came_as record under which it came, when that has been joined into another
+ * @property CalendarAddress|null $calendarAddress
  * @property Patient $patient
  */
 final class Device extends Row implements AuthenticatableContract
@@ -40,6 +42,12 @@ final class Device extends Row implements AuthenticatableContract
     public function patient(): BelongsTo
     {
         return $this->belongsTo(Patient::class);
+    }
+
+    /** @return HasOne<CalendarAddress, $this> by which a calendar on it reads */
+    public function calendarAddress(): HasOne
+    {
+        return $this->hasOne(CalendarAddress::class)->whereNull('revoked_at');
     }
 
     /** Whose what waits on it is, as the device knows it: that does not change when a record is joined into another. */

@@ -29,13 +29,29 @@ return new class extends Migration
             $table->index(['practitioner_id', 'starts_at']);
         });
 
-        // Minutes by kind, where they are not the usual ones.
-        Schema::table('clinics', fn (Blueprint $table) => $table->json('appointment_minutes')->nullable()->after('telephone'));
+        // Secret addresses that calendars read: a practitioner's, or that of a patient's device, with which it ends.
+        Schema::create('calendar_addresses', function (Blueprint $table) {
+            $table->id();
+            $table->foreignId('practitioner_id')->nullable()->constrained();
+            $table->foreignId('device_id')->nullable()->constrained();
+            $table->char('token_hash', 64)->unique();
+            $table->dateTime('made_at');
+            $table->dateTime('read_at')->nullable();
+            $table->dateTime('revoked_at')->nullable();
+        });
+
+        Schema::table('clinics', function (Blueprint $table) {
+            // Minutes by kind, where they are not the usual ones.
+            $table->json('appointment_minutes')->nullable()->after('telephone');
+            // Who comes, as calendars outside of the clinic show it.
+            $table->boolean('calendar_initials')->default(true)->after('appointment_minutes');
+        });
     }
 
     public function down(): void
     {
-        Schema::table('clinics', fn (Blueprint $table) => $table->dropColumn('appointment_minutes'));
+        Schema::table('clinics', fn (Blueprint $table) => $table->dropColumn(['appointment_minutes', 'calendar_initials']));
+        Schema::dropIfExists('calendar_addresses');
         Schema::dropIfExists('absences');
         Schema::table('appointments', fn (Blueprint $table) => $table->dropColumn(['minutes', 'kind', 'series', 'revision']));
     }

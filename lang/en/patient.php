@@ -224,6 +224,18 @@ return [
         'needs-network' => 'This needs a network.',
         'stored' => 'So that it works without a network, this device keeps your practices, sheet and diary. The PIN keeps others out of the screen; it does not encrypt.',
     ],
+    'calendar' => [
+        'name' => 'Practice and appointments', 'practice' => 'Practice: :when', 'appointment' => 'Appointment with :name',
+        'practice-text' => 'Today says what is next, and whether anything is paused.',
+        'title' => 'In the calendar of this device',
+        'about' => 'The calendar then shows your appointments and reminds you to practise. It says when, and nothing of how you are.',
+        'make' => 'Make an address', 'make-anew' => 'Make a new address',
+        'shown' => 'Give this address to your calendar, as one it reads by itself. It is shown this once; whoever has it sees these times.',
+        'since' => 'An address was made :date. A new one ends it.', 'read' => 'It was last read :date.', 'not-read' => 'Nothing has read it yet.',
+        'open' => 'Open it in the calendar', 'copy' => 'Copy it', 'copied' => 'Copied',
+        'end' => 'End the address', 'ended' => 'The address is ended. Take it out of your calendar as well.',
+        'file' => 'Or take it as a file, as it is now',
+    ],
     'diary' => [
         'title' => 'Diary',
         'open' => 'Diary',

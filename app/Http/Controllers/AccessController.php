@@ -25,6 +25,7 @@ final class AccessController
     public function show(Request $request, Patient $patient): Response
     {
         $zone = $patient->clinic->time_zone;
+        $devices = $patient->devices()->whereNull('revoked_at')->with('calendarAddress')->latest()->limit(20)->get();
         $open = $patient->accessLinks()->whereNull('used_at')->where('expires_at', '>', now())->latest('created_at')->first();
 
         return Inertia::render('Access', [
@@ -45,13 +46,14 @@ final class AccessController
                     'on' => $consent->given_at->setTimezone($zone)->format('j M Y H:i'),
                     'by' => $consent->practitioner?->name,
                 ]),
-            'devices' => $patient->devices()->whereNull('revoked_at')->latest()->limit(20)->get()->map(fn (Device $device) => [
+            'devices' => $devices->map(fn (Device $device) => [
                 'id' => $device->id,
                 'label' => $device->label,
                 'since' => $device->created_at->setTimezone($zone)->format('j M Y'),
                 'last_seen' => $device->last_seen_at?->setTimezone($zone)->format('j M H:i'),
                 'ready' => $device->pin !== null,
                 'locked_out' => $device->isLockedOut(),
+                'calendar_since' => $device->calendarAddress?->made_at->setTimezone($zone)->format('j M Y'),
             ]),
         ]);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Facts\AppointmentsOf;
+use App\Facts\Calendar\AppointmentsOf;
 use App\Http\Requests\CaseloadRequest;
 use App\Models\Practitioner;
 use App\Pages\Caseload\CaseloadPage;

@@ -40,6 +40,7 @@ final class ClinicSettingsRequest extends FormRequest
 
         return [
             ...self::whomToCall(), 'school' => ['required', Rule::enum(School::class)],
+            'calendar_initials' => ['nullable', 'boolean'],
             'minutes' => ['nullable', "array:{$kinds}"],
             'minutes.*' => ['required', 'integer', 'between:'.Slot::SHORTEST.','.Slot::LONGEST],
         ];
@@ -51,7 +52,8 @@ final class ClinicSettingsRequest extends FormRequest
         $minutes = 'Write '.Slot::SHORTEST.' to '.Slot::LONGEST.' minutes.';
 
         return [
-            'school' => 'Choose one of the list.', 'minutes' => $minutes, 'minutes.*' => $minutes, 'minutes.*.required' => $minutes,
+            'school' => 'Choose one of the list.', 'calendar_initials' => 'Say yes or no.', 'minutes' => $minutes,
+            'minutes.*' => $minutes, 'minutes.*.required' => $minutes,
             'minutes.*.integer' => $minutes, 'minutes.*.between' => $minutes, ...self::words(),
         ];
     }
@@ -80,6 +82,7 @@ final class ClinicSettingsRequest extends FormRequest
 
         return [
             ...self::called($this), 'school' => $this->string('school')->value(),
+            ...($this->has('calendar_initials') ? ['calendar_initials' => $this->boolean('calendar_initials')] : []),
             ...($minutes === [] ? [] : ['appointment_minutes' => $minutes]),
         ];
     }

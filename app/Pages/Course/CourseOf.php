@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Course;
 
-use App\Facts\AppointmentsOf;
+use App\Facts\Calendar\AppointmentsOf;
 use App\Models\NewFinding;
 use App\Models\Patient;
 use App\Models\Programme;

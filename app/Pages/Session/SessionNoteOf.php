@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Session;
 
-use App\Facts\AppointmentsOf;
 use App\Facts\AskedForms;
+use App\Facts\Calendar\AppointmentsOf;
 use App\Facts\EvidenceOf;
 use App\Facts\MeasureSheet;
 use App\Facts\OnFile;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Session;
 
-use App\Facts\AppointmentsOf;
+use App\Facts\Calendar\AppointmentsOf;
 use App\Facts\DiaryOf;
 use App\Facts\EvidenceOf;
 use App\Facts\OnFile;

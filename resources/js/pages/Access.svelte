@@ -128,6 +128,10 @@
                                     ? `, last seen ${device.last_seen}`
                                     : ''}{device.ready ? '' : ', no PIN yet'}</span
                             >
+                            {#if device.calendar_since}<span class="block text-sm text-muted"
+                                    >its calendar reads practices and appointments since {device.calendar_since};
+                                    signing out ends that</span
+                                >{/if}
                             {#if device.locked_out}<span class="block text-sm font-semibold text-clay"
                                     >Locked after too many wrong PINs. Make a new link.</span
                                 >{/if}

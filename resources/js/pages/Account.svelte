@@ -2,6 +2,7 @@
     import { router, useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
     import { untrack } from 'svelte';
+    import CalendarAddress from '../components/account/CalendarAddress.svelte';
     import Field from '../components/Field.svelte';
     import NewPasswordField from '../components/account/NewPasswordField.svelte';
     import Room from '../components/Room.svelte';
@@ -10,7 +11,7 @@
     import YourPassword from '../components/account/YourPassword.svelte';
     import type { AccountProps } from '../types/account';
 
-    let { person, second_factor, sessions }: AccountProps = $props();
+    let { person, second_factor, calendar, sessions }: AccountProps = $props();
 
     const details = useForm(
         untrack(() => ({ name: person.name, profession: person.profession, registration: person.registration })),
@@ -77,6 +78,10 @@
         <section class="min-w-0">
             <h2 class="mb-2 text-[1.15rem]">Second factor</h2>
             <SecondFactor factor={second_factor} />
+        </section>
+        <section class="min-w-0" id="calendar">
+            <h2 class="mb-2 text-[1.15rem]">Your calendar elsewhere</h2>
+            <CalendarAddress {calendar} />
         </section>
         <section class="min-w-0">
             <h2 class="mb-2 text-[1.15rem]">Where you are signed in</h2>

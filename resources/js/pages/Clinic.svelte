@@ -56,6 +56,7 @@
                     {schools}
                     telephone={clinic.telephone}
                     minutes={clinic.minutes}
+                    initials={clinic.calendar_initials}
                     canChange={is_lead}
                 />
             </div>

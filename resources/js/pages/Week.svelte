@@ -240,7 +240,10 @@
     {/each}
     <p class="pt-3 text-[0.875rem] text-muted print:hidden">
         A box opens by a tap. With a mouse it is drawn to its new place, with the arrow keys it goes there: Enter keeps
-        it, Escape puts it back. A dashed box is remote, a thick one is a first appointment.
+        it, Escape puts it back. A dashed box is remote, a thick one is a first appointment. <Link
+            class="linklike"
+            href="/account#calendar">In your own calendar</Link
+        >
     </p>
     <Ask
         bind:open={isAsking}

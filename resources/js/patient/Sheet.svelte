@@ -28,11 +28,7 @@
     async function save(paper: Paper): Promise<void> {
         trouble = '';
         try {
-            const link = document.createElement('a');
-            link.href = URL.createObjectURL(await api.sheetPdf(paper));
-            link.download = `sheet-${sheet?.number ?? ''}.pdf`;
-            link.click();
-            setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+            await api.save(`sheet.pdf?paper=${paper}`, `sheet-${sheet?.number ?? ''}.pdf`);
         } catch {
             trouble = t('patient.sheet.pdf-offline');
         }

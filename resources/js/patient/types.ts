@@ -279,3 +279,11 @@ export interface PracticeLog {
     stop_class: StopClass | null;
     stop_symptom: string | null;
 }
+
+/** The address by which a calendar outside reads when the patient practises and comes. */
+export interface CalendarState {
+    since: string | null;
+    read: string | null;
+    /** Only when it has just been made. */
+    address?: string;
+}

@@ -53,6 +53,7 @@ export interface AccessProps {
         last_seen: string | null;
         ready: boolean;
         locked_out: boolean;
+        calendar_since: string | null;
     }[];
 }
 
@@ -103,6 +104,7 @@ export interface ClinicProps {
         school: string;
         telephone: string | null;
         minutes: AppointmentKind[];
+        calendar_initials: boolean;
     };
     schools: Choice[];
     outcomes: OutcomesShown;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Calendar;
 
 use App\Actions\Account\EndPerson;
-use App\Facts\WhatMeets;
+use App\Facts\Calendar\WhatMeets;
 use App\Models\Absence;
 use App\Models\Appointment;
 use App\Models\Patient;

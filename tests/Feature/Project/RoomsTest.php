@@ -47,6 +47,7 @@ final class RoomsTest extends TestCase
             'Guard' => 'Models',
             'Language' => 'Models',
             'Actions' => 'Facts Guard Language Mail Models',
+            'Feeds' => 'Facts Language Models',
             'Device' => 'Actions Catalogue Facts Guard Language Models',
             'Pages/Shared' => 'Facts Models',
             'Pages/Access' => 'Device Models',
@@ -59,7 +60,7 @@ final class RoomsTest extends TestCase
             'Pages/Record' => 'Facts Language Models Pages/Shared',
             'Pages/Session' => 'Facts Language Models Pages/Measure Pages/Shared',
             'Pages/Week' => 'Facts Models',
-            'Http' => 'Actions Catalogue Device Facts Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
+            'Http' => 'Actions Catalogue Device Facts Feeds Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
                 .'Pages/Course Pages/Exercises Pages/Measure Pages/Record Pages/Session Pages/Shared Pages/Week',
             'Console' => 'Actions Facts Guard Language Models',
             'Providers' => 'Facts Guard Mail Models Policies',

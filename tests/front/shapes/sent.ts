@@ -8,6 +8,7 @@ export type SentAccess = {
         version: string;
     }[];
     devices: {
+        calendar_since: null;
         id: number;
         label: string;
         last_seen: string;
@@ -54,6 +55,11 @@ export type SentAccess = {
 };
 
 export type SentAccount = {
+    calendar: {
+        address: null;
+        read: null;
+        since: null;
+    };
     person: {
         email: string;
         name: string;
@@ -767,6 +773,7 @@ export type SentClinic = {
         last: null;
     };
     clinic: {
+        calendar_initials: true;
         crisis_number: string;
         emergency_wording: string;
         minutes: [{
@@ -3739,11 +3746,6 @@ export type SentWeek = {
     };
     number: number;
     people: [{
-        id: number;
-        name: string;
-        shown: true;
-        works: false;
-    }, {
         id: number;
         name: string;
         shown: true;

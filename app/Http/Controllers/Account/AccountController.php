@@ -9,6 +9,7 @@ use App\Actions\Account\Sessions;
 use App\Guard\OneTimeCode;
 use App\Http\Requests\Account\NewPasswordRequest;
 use App\Http\Requests\Account\PersonRequest;
+use App\Models\CalendarAddress;
 use App\Models\Practitioner;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -38,12 +39,29 @@ final class AccountController
                 'address' => $isBeingSetUp ? OneTimeCode::address((string) $who->second_factor, $who->email) : null,
                 'recovery_codes' => $request->session()->get('recovery_codes'),
             ],
+            'calendar' => self::calendar($who, $request->session()->get('new_calendar')),
             'sessions' => array_map(fn (array $session) => [
                 'key' => $session['key'], 'program' => self::program($session['agent']), 'place' => $session['place'],
                 'last' => CarbonImmutable::createFromTimestamp($session['last'], $zone)->format('j M H:i'),
                 'here' => $session['key'] === $here,
             ], Sessions::of($who)),
         ]);
+    }
+
+    /**
+     * @param  mixed  $new  an address that is shown once
+     * @return array{since: string|null, read: string|null, address: string|null}
+     */
+    private static function calendar(Practitioner $who, mixed $new): array
+    {
+        $address = CalendarAddress::of($who)->latest('id')->first();
+        $zone = $who->clinic->time_zone;
+
+        return [
+            'since' => $address?->made_at->setTimezone($zone)->format('j M Y'),
+            'read' => $address?->read_at?->setTimezone($zone)->format('j M H:i'),
+            'address' => is_string($new) ? $new : null,
+        ];
     }
 
     public function details(PersonRequest $request, #[CurrentUser] Practitioner $who): RedirectResponse

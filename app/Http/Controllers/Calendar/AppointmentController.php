@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Calendar;
 use App\Actions\Calendar\BookAppointments;
 use App\Actions\Calendar\CancelAppointment;
 use App\Actions\Calendar\MoveAppointment;
-use App\Facts\WhatMeets;
+use App\Facts\Calendar\WhatMeets;
 use App\Http\Requests\Calendar\AppointmentRequest;
 use App\Models\Appointment;
 use App\Models\Patient;

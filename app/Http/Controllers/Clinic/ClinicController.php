@@ -35,6 +35,7 @@ final class ClinicController
                 'name' => $practitioner->clinic->name, 'time_zone' => $practitioner->clinic->time_zone,
                 'emergency_wording' => $practitioner->clinic->emergency_wording, 'crisis_number' => $practitioner->clinic->crisis_number,
                 'school' => $practitioner->clinic->school->value, 'telephone' => $practitioner->clinic->telephone,
+                'calendar_initials' => $practitioner->clinic->calendar_initials,
                 'minutes' => array_map(fn (AppointmentKind $kind) => [
                     'value' => $kind->value, 'label' => $kind->label(), 'minutes' => $practitioner->clinic->minutesOf($kind),
                 ], AppointmentKind::cases()),

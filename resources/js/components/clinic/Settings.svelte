@@ -14,6 +14,7 @@
         schools,
         telephone,
         minutes,
+        initials,
         canChange,
     }: {
         wording: string;
@@ -22,6 +23,7 @@
         schools: Choice[];
         telephone: string | null;
         minutes: AppointmentKind[];
+        initials: boolean;
         canChange: boolean;
     } = $props();
 
@@ -31,6 +33,7 @@
             crisis_number: crisis ?? '',
             school,
             telephone: telephone ?? '',
+            calendar_initials: initials,
             minutes: Object.fromEntries(minutes.map((each) => [each.value, String(each.minutes)])),
         })),
     );
@@ -124,6 +127,13 @@
                     </p>{/if}
             {/each}
         </fieldset>
+        <label
+            ><input
+                type="checkbox"
+                class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700"
+                bind:checked={form.calendar_initials}
+            />Practitioners’ own calendars show patients’ initials; otherwise only “Appointment”</label
+        >
         <Button type="submit" size="sm" outline disabled={form.processing}>Keep these</Button>
     </form>
 {:else}

@@ -2,12 +2,12 @@ import { sendJson } from '../../shared/http';
 import type { Kind } from './store';
 import type {
     Bundle,
+    CalendarState,
     DeviceState,
     DiaryData,
     MyDevice,
     NeededData,
     OutboxResult,
-    Paper,
     ProgressData,
     SheetData,
 } from '../types';
@@ -39,13 +39,18 @@ export const api = {
     signOut: (id: number) => sendJson<{ signed_out: boolean }>(`/api/v1/devices/${id}`, 'DELETE', undefined, HEADERS),
     outbox: async (items: { id: string; kind: Kind; body: object }[]) =>
         (await post<{ answers: OutboxResult[] }>('outbox', { sent_at: new Date().toISOString(), items })).answers,
-    sheetPdf: async (paper: Paper) => {
-        const response = await fetch(`/api/v1/sheet.pdf?paper=${paper}`, {
-            headers: HEADERS,
-            credentials: 'same-origin',
-        });
+    calendar: () => get<CalendarState>('calendar'),
+    makeCalendar: () => post<CalendarState>('calendar', {}),
+    endCalendar: () => sendJson<CalendarState>('/api/v1/calendar', 'DELETE', undefined, HEADERS),
+    /** Puts a file where this device puts what it loads. */
+    save: async (path: string, name: string) => {
+        const response = await fetch(`/api/v1/${path}`, { headers: HEADERS, credentials: 'same-origin' });
         if (!response.ok) throw new Error(String(response.status));
-        return response.blob();
+        const link = document.createElement('a');
+        link.href = URL.createObjectURL(await response.blob());
+        link.download = name;
+        link.click();
+        setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
     },
 };
 

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { endSound } from '../../shared/quiet';
     import { onMount } from 'svelte';
+    import Calendar from './Calendar.svelte';
     import DeviceName from './DeviceName.svelte';
     import PinChange from './PinChange.svelte';
     import { api } from '../keeping/api';
@@ -153,6 +154,7 @@
             /></label
         >
     </section>
+    <Calendar />
     <section class="card quiet">
         <h2>{t('patient.settings.devices')}</h2>
         {#if devices === null}<p class="small muted">{t('patient.settings.needs-network')}</p>{/if}

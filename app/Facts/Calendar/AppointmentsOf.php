@@ -2,19 +2,27 @@
 
 declare(strict_types=1);
 
-namespace App\Facts;
+namespace App\Facts\Calendar;
 
 use App\Models\Appointment;
 use App\Models\Clinic;
 use App\Models\Patient;
+use App\Models\Practitioner;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /** Who comes today, by time. */
 final class AppointmentsOf
 {
+    /** So far back a calendar outside still shows what was. */
+    public const DAYS_BACK = 30;
+
     private const MOST = 200;
+
+    private const MOST_IN_CALENDAR = 1000;
 
     /**
      * @return array{now: int, all: list<array{patient: string, name: string, at: string, minute: int, practitioner: int, with: string}>}
@@ -66,5 +74,24 @@ final class AppointmentsOf
             'words' => $at->format('D j M, H:i')." with {$next->name}", 'starts_at' => (string) $next->starts_at,
             'with' => (string) $next->name, 'more' => $ahead->count() - 1,
         ];
+    }
+
+    /** @return Collection<int, Appointment> by time, for a calendar outside */
+    public static function ofPatient(Patient $patient, CarbonImmutable $now): Collection
+    {
+        return self::forCalendar($now)->with('practitioner')->where('patient_id', $patient->id)->get();
+    }
+
+    /** @return Collection<int, Appointment> by time, for a calendar outside */
+    public static function ofPractitioner(Practitioner $who, CarbonImmutable $now): Collection
+    {
+        return self::forCalendar($now)->with('patient')->where('practitioner_id', $who->id)->get();
+    }
+
+    /** @return Builder<Appointment> */
+    private static function forCalendar(CarbonImmutable $now): Builder
+    {
+        return Appointment::query()->whereNull('cancelled_at')->where('starts_at', '>', $now->subDays(self::DAYS_BACK))
+            ->orderBy('starts_at')->orderBy('id')->limit(self::MOST_IN_CALENDAR);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Facts;
+namespace App\Facts\Calendar;
 
 use App\Models\Absence;
 use App\Models\Appointment;
