@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Patient\AccessController;
 use App\Http\Controllers\Patient\CalendarController;
 use App\Http\Controllers\Patient\DeviceController;
+use App\Http\Controllers\Patient\MessagesController;
 use App\Http\Controllers\Patient\OutboxController;
 use App\Http\Controllers\Patient\PagesController;
 use App\Http\Controllers\Patient\PinController;
@@ -39,6 +40,8 @@ Route::middleware('auth:device')->group(function () {
         Route::post('/calendar', [CalendarController::class, 'store']);
         Route::delete('/calendar', [CalendarController::class, 'destroy']);
         Route::get('/calendar.ics', [CalendarController::class, 'file']);
+        Route::get('/messages', [MessagesController::class, 'show']);
+        Route::put('/messages', [MessagesController::class, 'update']);
         Route::put('/pin', [PinController::class, 'change']);
         Route::put('/devices/{id}', [DeviceController::class, 'update'])->where('id', '\d{1,15}');
         Route::delete('/devices/{id}', [DeviceController::class, 'destroy'])->where('id', '\d{1,15}');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Calendar\FeedController;
 use App\Http\Controllers\Patient\ShellController;
+use App\Http\Controllers\Patient\StopMessagesController;
 use Illuminate\Support\Facades\Route;
 
 // The patient's side is one page; what it shows comes from the addresses in routes/patient.php. The access token
@@ -13,4 +14,8 @@ Route::get('/enter', ShellController::class);
 Route::get('/worker.js', [ShellController::class, 'worker']);
 // Read by calendars, which sign in nowhere: the address is the secret.
 Route::get('/calendar/{token}.ics', FeedController::class)->where('token', '[A-Za-z0-9]{40,64}')->middleware('throttle:120,1');
+Route::where(['token' => '[0-9a-z]{26}-[0-9a-f]{32}'])->middleware('throttle:60,1')->group(function () {
+    Route::get('/messages/{token}', [StopMessagesController::class, 'show']);
+    Route::post('/messages/{token}', [StopMessagesController::class, 'stop']);
+});
 Route::get('/my/{any?}', ShellController::class)->where('any', '.*');

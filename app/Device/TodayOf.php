@@ -6,9 +6,9 @@ namespace App\Device;
 
 use App\Facts\AskedForms;
 use App\Facts\Calendar\AppointmentsOf;
+use App\Facts\Calendar\PracticesOfDay;
 use App\Models\AskedForm;
 use App\Models\Patient;
-use App\Models\Practice;
 use App\Models\Programme;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
@@ -18,10 +18,8 @@ use DateTimeImmutable;
 use Illuminate\Support\Collection;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Health\StopSymptom;
-use IvoryPace\Practice\DuePractices;
 use IvoryPace\Practice\Night;
 use IvoryPace\Practice\RecoveryWatch;
-use IvoryPace\Practice\Today;
 use IvoryPace\Practice\TodaySlot;
 use IvoryPace\Practice\WeeklyCheck;
 use IvoryPace\Practice\Windows;
@@ -171,7 +169,7 @@ final class TodayOf
             'note' => $version === null ? null : self::note($version, $day),
             'slots' => $programme === null || $version === null
                 ? []
-                : self::slots($patient, new DuePractices($programme->history(), $clock), $day),
+                : self::slots($patient, $programme, $day),
         ];
     }
 
@@ -181,15 +179,13 @@ final class TodayOf
     }
 
     /** @return list<array<string, mixed>> */
-    private static function slots(Patient $patient, DuePractices $due, PatientDay $day): array
+    private static function slots(Patient $patient, Programme $programme, PatientDay $day): array
     {
-        $clock = $patient->clock();
-        $practices = $patient->practices()->whereBetween('started_at', [$clock->startsAt($day), $clock->endsAt($day)])
-            ->orderBy('started_at')->limit(100)->get();
         $putOff = $patient->putOffs()->where('day', $day->date)->limit(100)->get();
-        $slots = (new Today($due->on($day), array_values($practices->map(fn (Practice $practice) => $practice->record())->all())))->slots;
 
-        return array_map(fn (TodaySlot $slot) => self::slot($slot, $putOff, $patient), $slots);
+        return array_map(
+            fn (TodaySlot $slot) => self::slot($slot, $putOff, $patient), PracticesOfDay::slots($patient, $programme, $day),
+        );
     }
 
     /**

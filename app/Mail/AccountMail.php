@@ -32,4 +32,12 @@ final class AccountMail extends PlainMail
             'If it was not, tell the lead of your clinic at once, and choose a new password (Sign in, “Forgotten?”).',
         ]);
     }
+
+    /** How many, and of whom nothing. */
+    public static function reviewsDue(Clinic $clinic, int $number, string $address): self
+    {
+        return new self($clinic, $number === 1 ? 'A review is due' : "$number reviews are due", [
+            'The Caseload says whose:', $address, 'You can turn these messages off under Account.',
+        ]);
+    }
 }

@@ -16,4 +16,34 @@ final class PatientMail extends PlainMail
 
         return new self($clinic, (string) __('patient.mail.title'), [$intro, $address, (string) __('patient.mail.not-you')]);
     }
+
+    /**
+     * @param  'made'|'moved'|'cancelled'|'tomorrow'  $what
+     * @param  non-empty-list<string>  $times  in words
+     */
+    public static function appointment(Clinic $clinic, string $what, array $times, string $with, string $stop): self
+    {
+        return new self($clinic, (string) __("patient.mail.appointment.$what", ['clinic' => $clinic->name]), [
+            (string) __('patient.mail.with', ['name' => $with]), implode("\n", $times), ...self::telephone($clinic), self::stop($stop),
+        ], $stop);
+    }
+
+    /** @param  string  $habit  on which the practice hangs */
+    public static function practice(Clinic $clinic, string $habit, string $stop): self
+    {
+        return new self($clinic, (string) __('patient.calendar.practice', ['when' => $habit]), [
+            (string) __('patient.calendar.practice-text'), rtrim(config()->string('app.url'), '/').'/my', self::stop($stop),
+        ], $stop);
+    }
+
+    /** @return list<string> */
+    private static function telephone(Clinic $clinic): array
+    {
+        return $clinic->telephone === null ? [] : [(string) __('patient.mail.telephone', ['number' => $clinic->telephone])];
+    }
+
+    private static function stop(string $address): string
+    {
+        return __('patient.mail.stop').' '.$address;
+    }
 }

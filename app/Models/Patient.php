@@ -29,6 +29,8 @@ use IvoryPace\Calendar\PatientDay;
  * @property string $locale in which the patient is spoken to
  * @property string $day_start
  * @property string|null $contact
+ * @property bool $mails_appointments wishes messages about appointments
+ * @property bool $mails_practice and to be reminded of practising
  * @property int|null $minutes_a_day
  * @property CarbonImmutable $created_at
  * @property CarbonImmutable|null $archived_at
@@ -51,7 +53,9 @@ final class Patient extends Row
 
     protected $table = 'patients';
 
-    protected $attributes = ['archived_at' => null, 'archive_reason' => null, 'joined_into' => null];
+    protected $attributes = [
+        'mails_appointments' => false, 'mails_practice' => false, 'archived_at' => null, 'archive_reason' => null, 'joined_into' => null,
+    ];
 
     /** Scope that leaves out what was joined into another record. */
     public const OWN = 'own';
@@ -257,7 +261,7 @@ final class Patient extends Row
     {
         return [
             'birth_date' => 'immutable_date', 'contact' => Sealed::class, 'checked_facts' => SealedList::class,
-            'created_at' => 'immutable_datetime',
+            'created_at' => 'immutable_datetime', 'mails_appointments' => 'boolean', 'mails_practice' => 'boolean',
             'archived_at' => 'immutable_datetime', 'archive_reason' => Sealed::class,
         ];
     }

@@ -20,6 +20,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property Role $role
  * @property string $email in small letters; compared by bytes
  * @property string $password
+ * @property bool $mails_reviews wishes a message on days on which reviews are due
  * @property CarbonImmutable|null $ended_at since when this person no longer works here
  * @property string|null $second_factor the secret of the codes
  * @property CarbonImmutable|null $second_factor_at since when it is asked for; null while it is only being set up
@@ -38,8 +39,8 @@ final class Practitioner extends Authenticatable
 
     /** What is not there yet when an account begins. */
     protected $attributes = [
-        'registration' => null, 'ended_at' => null, 'second_factor' => null, 'second_factor_at' => null, 'second_factor_step' => null,
-        'recovery_codes' => null, 'remember_token' => null,
+        'mails_reviews' => false, 'registration' => null, 'ended_at' => null, 'second_factor' => null, 'second_factor_at' => null,
+        'second_factor_step' => null, 'recovery_codes' => null, 'remember_token' => null,
     ];
 
     protected $hidden = ['password', 'remember_token', 'second_factor', 'recovery_codes'];
@@ -78,7 +79,7 @@ final class Practitioner extends Authenticatable
     {
         return [
             'password' => 'hashed', 'role' => Role::class, 'ended_at' => 'immutable_datetime', 'second_factor' => 'encrypted',
-            'second_factor_at' => 'immutable_datetime', 'recovery_codes' => 'encrypted:array',
+            'second_factor_at' => 'immutable_datetime', 'recovery_codes' => 'encrypted:array', 'mails_reviews' => 'boolean',
         ];
     }
 }

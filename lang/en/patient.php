@@ -20,6 +20,23 @@ return [
         'title' => 'Your home practice',
         'intro' => ':clinic has made a page for your home practice. Open this address on the device on which you want to practise; it works once, for :days days:',
         'not-you' => 'If you do not know why you get this, do nothing, or tell the clinic.',
+        'appointment' => [
+            'made' => 'An appointment at :clinic', 'moved' => 'Your appointment at :clinic is at another time',
+            'cancelled' => 'Your appointment at :clinic does not take place', 'tomorrow' => 'Tomorrow: your appointment at :clinic',
+        ],
+        'with' => 'With :name:', 'telephone' => 'If that does not suit you, call :number.',
+        'stop' => 'No more messages like this:',
+    ],
+    'messages' => [
+        'title' => 'Messages',
+        'about' => 'By e-mail, to :email. They say when, and nothing of how you are.',
+        'no-email' => 'Your practitioner has no e-mail address of yours. Tell them one if you wish for messages.',
+        'appointments' => 'My appointments: a new one, a change, and the day before',
+        'practice' => 'A reminder when half of the time for a practice is over',
+        'kept' => 'Kept',
+        'stop-title' => 'No more messages?', 'stop-text' => ':clinic then sends you no more messages about appointments and practices.',
+        'stop' => 'Send me no more', 'stopped' => 'You get no more messages. Under Settings you can turn them on again.',
+        'stop-old' => 'This address is not valid any more. Under Settings you can turn messages off.',
     ],
     'consent' => [
         'title' => 'Before you begin',

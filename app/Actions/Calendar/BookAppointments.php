@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Calendar;
 
+use App\Actions\Messages\TellPatient;
 use App\Models\Appointment;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -23,9 +24,12 @@ final class BookAppointments
     {
         $series = count($starts) > 1 ? strtolower((string) Str::ulid()) : null;
 
-        return DB::transaction(fn () => array_map(fn (CarbonImmutable $at) => Appointment::query()->create([
+        $made = DB::transaction(fn () => array_map(fn (CarbonImmutable $at) => Appointment::query()->create([
             'patient_id' => $patient->id, 'practitioner_id' => $with->id, 'starts_at' => $at, 'minutes' => $minutes, 'kind' => $kind,
             'series' => $series,
-        ]), $starts));
+        ])->setRelation('patient', $patient)->setRelation('practitioner', $with), $starts));
+        TellPatient::ofAppointments('made', $made);
+
+        return $made;
     }
 }

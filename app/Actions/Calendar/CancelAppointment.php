@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Calendar;
 
+use App\Actions\Messages\TellPatient;
 use App\Guard\Trail;
 use App\Models\Appointment;
 use Illuminate\Support\Facades\DB;
@@ -23,6 +24,7 @@ final class CancelAppointment
             foreach ($all as $each) {
                 $each->update(['cancelled_at' => now(), 'revision' => $each->revision + 1]);
             }
+            TellPatient::ofAppointments('cancelled', $all);
             $this->trail->changed('cancelled', $appointment->starts_at, count($all));
 
             return count($all);

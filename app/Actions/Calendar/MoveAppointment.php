@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Calendar;
 
+use App\Actions\Messages\TellPatient;
 use App\Guard\Trail;
 use App\Models\Appointment;
 use App\Models\Practitioner;
@@ -32,6 +33,7 @@ final class MoveAppointment
             $from = $appointment->starts_at;
             $to = $to->setTimezone($with->clinic->time_zone);
             $all = [$appointment, ...($withLater ? self::later($appointment) : [])];
+            $revision = $appointment->revision;
             foreach ($all as $each) {
                 $each->fill([
                     'starts_at' => CarbonImmutable::instance(Series::follow($each->starts_at, $from, $to))->utc(),
@@ -42,7 +44,12 @@ final class MoveAppointment
                 }
                 if ($each->isDirty()) {
                     $each->fill(['revision' => $each->revision + 1])->save();
+                    $each->setRelation('practitioner', $with);
                 }
+            }
+
+            if ($appointment->revision !== $revision) {
+                TellPatient::ofAppointments('moved', $all);
             }
 
             return $all;

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Facts\Calendar;
 
 use App\Models\Patient;
-use App\Models\Pause;
-use App\Models\ProgrammeItem;
-use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
 use IvoryPace\Practice\PracticeTime;
 use IvoryPace\Practice\PracticeTimes;
@@ -18,8 +15,6 @@ final class PracticeTimesOf
     /** A programme without an end is written down for so long. */
     private const DAYS = 365;
 
-    private const MOST_PAUSES = 50;
-
     /** @return list<PracticeTime> */
     public static function patient(Patient $patient, CarbonImmutable $now): array
     {
@@ -27,14 +22,10 @@ final class PracticeTimesOf
         if ($programme === null || $patient->archived_at !== null) {
             return [];
         }
-        $pauses = $patient->pauses()->holding($now)->limit(self::MOST_PAUSES)->get();
-        $rows = $programme->versions->flatMap(fn (ProgrammeVersion $version) => $version->items);
-        $paused = $rows->filter(fn (ProgrammeItem $row) => $pauses->contains(
-            fn (Pause $pause) => $pause->concerns($row->lineage, $row->likeness()),
-        ))->map(fn (ProgrammeItem $row) => $row->lineage)->unique()->all();
+        $paused = PausedNow::lineages($patient, $programme, $now);
         $today = $patient->dayOf($now);
         $times = new PracticeTimes($programme->history(), $patient->clock());
 
-        return $times->between($today, $today->plusDays(self::DAYS), array_values($paused));
+        return $times->between($today, $today->plusDays(self::DAYS), $paused);
     }
 }

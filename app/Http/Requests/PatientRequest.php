@@ -22,6 +22,7 @@ final class PatientRequest extends FormRequest
             'locale' => ['sometimes', 'string', 'in:'.implode(',', array_keys(PatientLanguage::all()))],
             'day_start' => ['required', 'date_format:H:i'],
             'contact' => ['nullable', 'string', 'max:300'],
+            'mails_appointments' => ['sometimes', 'boolean'],
             'minutes_a_day' => ['nullable', 'integer', 'between:1,240'],
             'is_other' => ['sometimes', 'boolean'],
         ];
@@ -37,6 +38,7 @@ final class PatientRequest extends FormRequest
             'birth_date.before' => 'The date of birth is in the future.',
             'birth_date.after' => 'The date of birth is before 1900.',
             'time_zone.timezone' => 'Choose a time zone from the list, like Europe/Lisbon.',
+            'mails_appointments' => 'Say yes or no.',
             'locale' => 'Choose a language from the list.',
             'day_start.date_format' => 'This is not a time; write it like 04:00.',
             'minutes_a_day.between' => 'Between 1 and 240 minutes, or leave it empty.',

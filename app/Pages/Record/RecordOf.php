@@ -38,7 +38,8 @@ final class RecordOf
             'details' => [
                 'name' => $patient->name, 'birth_date' => $patient->birth_date->format('Y-m-d'), 'time_zone' => $patient->time_zone,
                 'locale' => $patient->locale, 'day_start' => $patient->day_start,
-                'contact' => $patient->contact ?? '', 'minutes_a_day' => (string) ($patient->minutes_a_day ?? ''),
+                'contact' => $patient->contact ?? '', 'mails_appointments' => $patient->mails_appointments,
+                'minutes_a_day' => (string) ($patient->minutes_a_day ?? ''),
             ],
             'languages' => array_map(
                 fn (string $locale, string $name) => ['value' => $locale, 'label' => $name], array_keys(PatientLanguage::all()),

@@ -19,6 +19,14 @@ final readonly class DueSlot
     ) {
     }
 
+    /** When half of the window is over: who has practised by then needs no reminder, and there is still time. */
+    public function remindsAt(): DateTimeImmutable
+    {
+        $minutes = PracticeTime::half(intdiv($this->closesAt->getTimestamp() - $this->opensAt->getTimestamp(), 60));
+
+        return $this->opensAt->modify("+{$minutes} minutes");
+    }
+
     public function isDueAt(DateTimeImmutable $now): bool
     {
         return $this->closesAt <= $now;

@@ -34,10 +34,16 @@ final readonly class PracticeTime
     ) {
     }
 
-    /** Minutes after the window has opened: who has practised by then needs no reminder, and there is still time. */
+    /** @return int minutes after the window has opened */
     public function reminderAfter(): int
     {
-        return intdiv($this->minutes, 2);
+        return self::half($this->minutes);
+    }
+
+    /** How long after a window has opened one is reminded, of how many minutes it has. */
+    public static function half(int $minutes): int
+    {
+        return intdiv($minutes, 2);
     }
 
     /**

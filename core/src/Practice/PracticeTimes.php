@@ -33,7 +33,7 @@ final readonly class PracticeTimes
             $begins = self::later($from, $version->inForceFrom);
             $ends = $this->endOf($version, $this->history->versions[$at + 1] ?? null, $until);
             foreach (self::habits($version, $leftOut) as $slots) {
-                $time = $this->time($version, $slots, $begins, $ends);
+                $time = $this->repeated($version, $slots, $begins, $ends);
                 if ($time !== null) {
                     $times[] = $time;
                 }
@@ -62,7 +62,7 @@ final readonly class PracticeTimes
     }
 
     /** @param  non-empty-list<AnchorSlot>  $slots */
-    private function time(Version $version, array $slots, PatientDay $begins, PatientDay $ends): ?PracticeTime
+    private function repeated(Version $version, array $slots, PatientDay $begins, PatientDay $ends): ?PracticeTime
     {
         $days = [];
         // A week holds every weekday once.

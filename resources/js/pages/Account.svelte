@@ -14,7 +14,12 @@
     let { person, second_factor, calendar, sessions }: AccountProps = $props();
 
     const details = useForm(
-        untrack(() => ({ name: person.name, profession: person.profession, registration: person.registration })),
+        untrack(() => ({
+            name: person.name,
+            profession: person.profession,
+            registration: person.registration,
+            mails_reviews: person.mails_reviews,
+        })),
     );
     const password = useForm({ password: '', your_password: '' });
     const FIELDS = [
@@ -57,6 +62,13 @@
                         </Field>
                     </div>
                 {/each}
+                <label
+                    ><input
+                        type="checkbox"
+                        class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700"
+                        bind:checked={details.mails_reviews}
+                    />Send me a message on days on which reviews are due</label
+                >
                 <Button type="submit" size="sm" outline disabled={details.processing}>Keep these</Button>
             </form>
         </section>

@@ -287,3 +287,10 @@ export interface CalendarState {
     /** Only when it has just been made. */
     address?: string;
 }
+
+/** Which messages the patient wishes for, and where they go. */
+export interface MessageWishes {
+    email: string | null;
+    appointments: boolean;
+    practice: boolean;
+}

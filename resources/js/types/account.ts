@@ -11,7 +11,7 @@ export interface SecondFactorShown {
 }
 
 export interface AccountProps {
-    person: { name: string; profession: string; registration: string; email: string };
+    person: { name: string; profession: string; registration: string; email: string; mails_reviews: boolean };
     second_factor: SecondFactorShown;
     calendar: { since: string | null; read: string | null; /** Shown once. */ address: string | null };
     sessions: { key: string; program: string; place: string; last: string; here: boolean }[];

@@ -9,6 +9,7 @@ export interface DetailFields {
     locale: string;
     day_start: string;
     contact: string;
+    mails_appointments: boolean;
     minutes_a_day: string;
 }
 

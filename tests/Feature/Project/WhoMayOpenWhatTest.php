@@ -27,7 +27,7 @@ final class WhoMayOpenWhatTest extends TestCase
     use RefreshDatabase, Scenario;
 
     private const OPEN_TO_ALL = [
-        'GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET calendar/{token}.ics', 'GET my/{any?}', 'GET up',
+        'GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET calendar/{token}.ics', 'GET messages/{token}', 'POST messages/{token}', 'GET my/{any?}', 'GET up',
         'POST api/v1/access', 'GET api/v1/me', 'GET sign-in/code', 'POST sign-in/code', 'GET join', 'POST join', 'POST join/look', 'GET found', 'POST found',
         'POST found/look', 'GET forgotten',
         'POST forgotten', 'GET new-password', 'POST new-password',

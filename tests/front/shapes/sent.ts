@@ -62,6 +62,7 @@ export type SentAccount = {
     };
     person: {
         email: string;
+        mails_reviews: false;
         name: string;
         profession: string;
         registration: string;
@@ -1926,6 +1927,7 @@ export type SentRecord = {
         contact: string;
         day_start: string;
         locale: 'en';
+        mails_appointments: false;
         minutes_a_day: string;
         name: string;
         time_zone: string;

@@ -30,6 +30,7 @@ final class AccountController
         return Inertia::render('Account', [
             'person' => [
                 'name' => $who->name, 'profession' => $who->profession, 'registration' => $who->registration ?? '', 'email' => $who->email,
+                'mails_reviews' => $who->mails_reviews,
             ],
             'second_factor' => [
                 'since' => $who->second_factor_at?->setTimezone($zone)->format('j M Y'),
@@ -66,7 +67,10 @@ final class AccountController
 
     public function details(PersonRequest $request, #[CurrentUser] Practitioner $who): RedirectResponse
     {
-        $who->update(PersonRequest::read($request));
+        $who->update([
+            ...PersonRequest::read($request),
+            ...($request->has('mails_reviews') ? ['mails_reviews' => $request->boolean('mails_reviews')] : []),
+        ]);
 
         return back(fallback: '/account')->with('flash', 'Kept.');
     }

@@ -31,13 +31,13 @@ final class PersonRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return self::fields();
+        return [...self::fields(), 'mails_reviews' => ['sometimes', 'boolean']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return self::words();
+        return [...self::words(), 'mails_reviews' => 'Say yes or no.'];
     }
 
     /** @return array{name: string, profession: string, registration: string|null} */

@@ -51,7 +51,9 @@
             <dt class="text-muted">Minutes a day</dt>
             <dd>{details.minutes_a_day || 'not said'}</dd>
             <dt class="text-muted">Contact</dt>
-            <dd>{details.contact || 'none'}</dd>
+            <dd>
+                {details.contact || 'none'}{details.mails_appointments ? ', messages about appointments' : ''}
+            </dd>
             <dt class="text-muted">Added</dt>
             <dd>{addedOn}</dd>
         </dl>
@@ -123,6 +125,13 @@
                         bind:value={form.contact}
                         {...attributes}
                     />{/snippet}</Field
+            >
+            <label
+                ><input
+                    type="checkbox"
+                    class="mr-2 size-4 rounded-sm border-gray-300 text-primary-700"
+                    bind:checked={form.mails_appointments}
+                />Wishes messages about appointments at the e-mail address under Contact: asked and agreed</label
             >
             <div class="flex gap-3">
                 <Button type="submit" size="sm" disabled={form.processing}>Keep the details</Button><button

@@ -5,6 +5,7 @@ import type {
     CalendarState,
     DeviceState,
     DiaryData,
+    MessageWishes,
     MyDevice,
     NeededData,
     OutboxResult,
@@ -42,6 +43,9 @@ export const api = {
     calendar: () => get<CalendarState>('calendar'),
     makeCalendar: () => post<CalendarState>('calendar', {}),
     endCalendar: () => sendJson<CalendarState>('/api/v1/calendar', 'DELETE', undefined, HEADERS),
+    messages: () => get<MessageWishes>('messages'),
+    wishMessages: (wish: { appointments: boolean; practice: boolean }) =>
+        sendJson<MessageWishes>('/api/v1/messages', 'PUT', wish, HEADERS),
     /** Puts a file where this device puts what it loads. */
     save: async (path: string, name: string) => {
         const response = await fetch(`/api/v1/${path}`, { headers: HEADERS, credentials: 'same-origin' });

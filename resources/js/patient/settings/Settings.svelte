@@ -3,6 +3,7 @@
     import { onMount } from 'svelte';
     import Calendar from './Calendar.svelte';
     import DeviceName from './DeviceName.svelte';
+    import Messages from './Messages.svelte';
     import PinChange from './PinChange.svelte';
     import { api } from '../keeping/api';
     import * as outbox from '../keeping/outbox';
@@ -155,6 +156,7 @@
         >
     </section>
     <Calendar />
+    <Messages />
     <section class="card quiet">
         <h2>{t('patient.settings.devices')}</h2>
         {#if devices === null}<p class="small muted">{t('patient.settings.needs-network')}</p>{/if}
