@@ -99,3 +99,10 @@ wait_until() {
   done
   return 1
 }
+
+# What systemd runs is ended and begun by it alone.
+not_by_systemd() {
+  if [ -d /run/systemd/system ] && systemctl is-active --quiet ivory-pace.target; then
+    die "systemd runs this clinic: systemctl stop ivory-pace.target first. Afterwards bin/start --stop, then systemctl start ivory-pace.target."
+  fi
+}
