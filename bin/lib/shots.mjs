@@ -86,6 +86,11 @@ if (wanted('clinic')) {
         .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
     await shot(page, 'clinic');
 }
+if (wanted('week')) {
+    await page.goto('/week');
+    await page.getByRole('heading', { name: /^Week \d+$/ }).waitFor();
+    await shot(page, 'week');
+}
 await open(promised('paused'));
 await shot(page, 'course-paused');
 await open(promised('step-up-with-recovery'), '/bench');
@@ -123,7 +128,7 @@ await page.getByLabel('Name', { exact: true }).waitFor();
 if (only.length > 0) await shot(page, 'patient-new');
 await page.goto('/voice');
 await page.getByRole('heading', { name: 'My voice' }).waitFor();
-await shot(page, 'voice');
+if (only.length > 0) await shot(page, 'voice');
 await open(promised('step-up-of-a-colleague'), '/record');
 await shot(page, 'record');
 if (['brief', 'measure', 'decide'].some(wanted)) {

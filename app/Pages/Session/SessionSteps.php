@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Session;
 
-use App\Facts\Calendar\AppointmentsOf;
 use App\Facts\DiaryOf;
 use App\Facts\EvidenceOf;
 use App\Facts\OnFile;
@@ -51,7 +50,7 @@ final class SessionSteps
             Step::Teach => self::teach($patient),
             Step::Decide => self::decide($patient, $now),
             Step::Prescribe => [],
-            Step::HandOver => self::handOver($patient, $session),
+            Step::HandOver => HandOverOf::session($patient, $session, $now),
             Step::Note => SessionNoteOf::session($patient, $session),
         };
     }
@@ -195,27 +194,6 @@ final class SessionSteps
         return $item->routine === null
             ? StepTaken::nextRung($item, $reach)?->change()
             : RoutineStepped::up($item, $reach)?->change();
-    }
-
-    /** @return array<string, mixed> */
-    private static function handOver(Patient $patient, CareSession $session): array
-    {
-        $version = $patient->activeProgramme?->latestVersion();
-
-        return [
-            'version' => $version === null ? null : [
-                'number' => $version->number, 'is_new' => $version->issued_at >= $session->begun_at,
-                'in_force_from' => $version->in_force_from->format('j M Y'), 'review_on' => $version->review_on->format('j M Y'),
-                'patient_note' => $version->patient_note,
-                'items' => $version->items->map(
-                    fn (ProgrammeItem $row) => ['name' => $row->item()->name(), 'summary' => $row->item()->summary()],
-                ),
-            ],
-            'has_device' => $patient->devices()->whereNull('revoked_at')->exists(),
-            'mail_to' => $patient->email(),
-            'public_address' => config()->string('app.url'),
-            'appointment' => AppointmentsOf::next($patient, now()->toImmutable()),
-        ];
     }
 
     /** @return list<ProgrammeItem> of the latest version */

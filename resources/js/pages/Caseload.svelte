@@ -3,7 +3,7 @@
     import { onMount, untrack } from 'svelte';
     import Room from '../components/Room.svelte';
     import SymptomLine from '../components/SymptomLine.svelte';
-    import TodayStrip from '../components/TodayStrip.svelte';
+    import TodayStrip from '../components/week/TodayStrip.svelte';
     import { asked, EVERYONE, grouped, isFiltering } from '../lib/caseload';
     import { isTyping } from '../lib/shortcuts';
     import { parsed, sessionStore } from '../shared/deviceStore';

@@ -326,7 +326,7 @@
                         class="plain"
                         onclick={() => {
                             questions.forEach(restNo);
-                        }}>The rest: no in every group</button
+                        }}>The rest: no in every group<span class="text-muted"> but “Refer first”</span></button
                     >{/if}
                 <span class={open > 0 ? 'text-muted' : 'text-moss'} role="status"
                     >{open > 0 ? `${plural(open, 'question', 'questions')} open` : 'All answered'}</span

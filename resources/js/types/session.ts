@@ -1,5 +1,5 @@
 import type { DeskProps } from './measure';
-import type { Appointment } from './pages';
+import type { Appointment, ToldPart } from './pages';
 
 export interface SessionHeadView {
     id: string;
@@ -92,7 +92,7 @@ export interface HandOverShown {
         in_force_from: string;
         review_on: string;
         patient_note: string | null;
-        items: { name: string; summary: string }[];
+        items: { name: string; summary: string; when: string[]; told: ToldPart[] }[];
     } | null;
     has_device: boolean;
     public_address: string;

@@ -2662,10 +2662,16 @@ export type SentSessionShownHandOver = {
     version: {
         in_force_from: string;
         is_new: true;
-        items: {
+        items: ({
             name: string;
             summary: string;
-        }[];
+            told: ({
+                label: string;
+                part: 'breath' | 'eyes' | 'felt' | 'hands' | 'least' | 'length' | 'position' | 'right' | 'stop' | 'when' | 'why' | 'with';
+                texts: string[];
+            })[];
+            when: string[];
+        })[];
         number: number;
         patient_note: null;
         review_on: string;

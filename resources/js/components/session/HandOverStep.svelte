@@ -2,6 +2,7 @@
     import { Link } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
+    import { asRows } from '../../lib/told';
     import { sendSignedIn } from '../../lib/send';
     import { inWords } from '../../shared/http';
     import type { PatientHead } from '../../types/pages';
@@ -10,6 +11,7 @@
     import NextAppointment from '../NextAppointment.svelte';
     import QrCode from '../QrCode.svelte';
     import SheetLinks from '../SheetLinks.svelte';
+    import ToldRows from '../ToldRows.svelte';
     import KeptLine from './KeptLine.svelte';
     import { KeptStep } from './kept.svelte';
     import Remarks from './Remarks.svelte';
@@ -70,6 +72,9 @@
                 {#each shown.version.items as item, index (index)}<li class="border-t border-rule py-1">
                         <strong>{item.name}</strong>
                         {item.summary}
+                        {#if item.when.length > 0}<span class="block text-[0.925rem] text-muted"
+                                >{item.when.join(' · ')}</span
+                            >{/if}
                     </li>{/each}
             </ul>
             {#if shown.version.patient_note}<h3 class="mt-3 text-[1rem]">What we changed and why</h3>
@@ -135,4 +140,18 @@
                 <p class="whitespace-pre-line">{content.remarks ?? ''}</p>{/snippet}</KeptLine
         >
     </section>
+    {#if shown.version && shown.version.items.length > 0}
+        <section class="border-t border-ink pt-3 md:col-span-2" aria-labelledby="as-read">
+            <h2 id="as-read" class="text-[1.15rem]">As the patient reads it</h2>
+            <p class="text-[0.875rem] text-muted">
+                Word for word what stands on the phone and on the sheet: go through it once together.
+            </p>
+            <div class="mt-2 grid gap-x-12 gap-y-5 {shown.version.items.length > 1 ? 'md:grid-cols-2' : ''}">
+                {#each shown.version.items as item, index (index)}<section>
+                        {#if shown.version.items.length > 1}<h3 class="mb-1 text-[1rem]">{item.name}</h3>{/if}
+                        <ToldRows rows={asRows(item.told)} />
+                    </section>{/each}
+            </div>
+        </section>
+    {/if}
 </div>

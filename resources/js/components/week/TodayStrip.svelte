@@ -1,6 +1,6 @@
 <script lang="ts">
     import { Link } from '@inertiajs/svelte';
-    import type { Appointments } from '../types/pages';
+    import type { Appointments } from '../../types/pages';
 
     /** Today's appointments on a ruler of the day; those that would stand on each other move a row down. */
     let { appointments, me, whose }: { appointments: Appointments; me: number; whose: 'mine' | 'clinic' } = $props();
