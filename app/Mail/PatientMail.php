@@ -18,7 +18,7 @@ final class PatientMail extends PlainMail
     }
 
     /**
-     * @param  'made'|'moved'|'cancelled'|'tomorrow'  $what
+     * @param  'made'|'moved'|'another'|'cancelled'|'tomorrow'  $what
      * @param  non-empty-list<string>  $times  in words
      */
     public static function appointment(Clinic $clinic, string $what, array $times, string $with, string $stop): self

@@ -32,6 +32,7 @@ final class WithdrawConsent
                 ]);
                 $device->revoked_at ?? $device->update(['revoked_at' => now()]);
             }
+            $patient->update(['mails_practice' => false]);
             $patient->accessLinks()->whereNull('used_at')->where('expires_at', '>', now())->update(['expires_at' => now()]);
 
             return $devices->count();

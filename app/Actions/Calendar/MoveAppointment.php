@@ -33,7 +33,7 @@ final class MoveAppointment
             $from = $appointment->starts_at;
             $to = $to->setTimezone($with->clinic->time_zone);
             $all = [$appointment, ...($withLater ? self::later($appointment) : [])];
-            $revision = $appointment->revision;
+            $before = [$from, $appointment->practitioner_id];
             foreach ($all as $each) {
                 $each->fill([
                     'starts_at' => CarbonImmutable::instance(Series::follow($each->starts_at, $from, $to))->utc(),
@@ -48,8 +48,14 @@ final class MoveAppointment
                 }
             }
 
-            if ($appointment->revision !== $revision) {
-                TellPatient::ofAppointments('moved', $all);
+            $what = match (true) {
+                ! $appointment->starts_at->equalTo($before[0]) => 'moved',
+                $appointment->practitioner_id !== $before[1] => 'another',
+                // Its length and kind concern the clinic alone.
+                default => null,
+            };
+            if ($what !== null) {
+                TellPatient::ofAppointments($what, $all);
             }
 
             return $all;

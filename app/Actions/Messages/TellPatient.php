@@ -21,8 +21,11 @@ final class TellPatient
 
     private const UNTIL = 21;
 
+    /** Later than so long before an appointment nothing waits for the morning. */
+    private const HOURS_AHEAD = 3;
+
     /**
-     * @param  'made'|'moved'|'cancelled'|'tomorrow'  $what
+     * @param  'made'|'moved'|'another'|'cancelled'|'tomorrow'  $what
      * @param  non-empty-list<Appointment>  $appointments  of one patient
      */
     public static function ofAppointments(string $what, array $appointments): void
@@ -32,13 +35,15 @@ final class TellPatient
         if (! $patient->mails_appointments || $to === null || $patient->archived_at !== null) {
             return;
         }
-        $which = implode(' ', array_map(fn (Appointment $each) => "{$each->id} {$each->revision}", $appointments));
+        // Of tomorrow once for each time that it is at; of a change each time anew, as it may be changed back.
+        $as = fn (Appointment $each) => $what === 'tomorrow' ? $each->starts_at->getTimestamp() : $each->revision;
+        $which = implode(' ', array_map(fn (Appointment $each) => "{$each->id} {$as($each)}", $appointments));
         if (Once::first("appointment {$what} {$which}")) {
             $mail = PatientLanguage::of($patient, fn () => PatientMail::appointment(
                 $patient->clinic, $what, array_map(fn (Appointment $each) => self::when($each, $patient), $appointments),
                 $appointments[0]->practitioner->name, StopLink::of($patient),
             ));
-            Mail::to($to)->later(self::notAtNight($patient, now()->toImmutable()), $mail);
+            Mail::to($to)->later(self::notAtNight($patient, $appointments[0]->starts_at, now()->toImmutable()), $mail);
         }
     }
 
@@ -61,14 +66,16 @@ final class TellPatient
         return $appointment->starts_at->setTimezone($patient->time_zone)->isoFormat('dddd D MMMM YYYY, HH:mm');
     }
 
-    private static function notAtNight(Patient $patient, CarbonImmutable $now): CarbonImmutable
+    /** In the morning, unless that would be too late for the appointment. */
+    private static function notAtNight(Patient $patient, CarbonImmutable $starts, CarbonImmutable $now): CarbonImmutable
     {
         $here = $now->setTimezone($patient->time_zone);
-
-        return match (true) {
+        $morning = match (true) {
             $here->hour < self::FROM => $here->setTime(self::FROM, 0),
             $here->hour >= self::UNTIL => $here->addDay()->setTime(self::FROM, 0),
             default => $now,
         };
+
+        return $morning->addHours(self::HOURS_AHEAD)->isAfter($starts) ? $now : $morning;
     }
 }

@@ -149,6 +149,8 @@
     }
 
     function take(place: Partial<Place>): void {
+        // The end of a drawing hand is no tap on what lies under it.
+        if (dragged) return;
         asked = { appointment: null, place };
         isAsking = true;
     }

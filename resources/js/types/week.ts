@@ -74,4 +74,6 @@ export interface PatientFound {
     id: string;
     name: string;
     born: string;
+    /** Came, or is to come, already. */
+    came: boolean;
 }

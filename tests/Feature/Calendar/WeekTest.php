@@ -163,6 +163,7 @@ final class WeekTest extends TestCase
             self::assertSame(['2026-10-19', 'everyone'], [$week($bad)['monday'], $week($bad)['whose']], $bad);
         }
         self::assertSame('0001-01-01', $week('?of=0001-01-01')['monday']);
+        self::assertSame('9999-12-27', $week('?of=9999-12-31')['monday']);
     }
 
     public function test_a_large_clinic_begins_with_ones_own_and_queries_do_not_grow(): void
@@ -197,6 +198,9 @@ final class WeekTest extends TestCase
             self::assertSame([], $find($typed), $typed);
         }
         $this->getJson('/week/patients?find[]=zoe')->assertOk();
+        self::assertFalse($this->getJson('/week/patients?find=zoe')->json('0.came'));
+        $this->book(['day' => '2026-10-22', 'time' => '09:30']);
+        self::assertTrue($this->getJson('/week/patients?find=zoe')->json('0.came'));
     }
 
     public function test_wrong_input_is_said_in_words_and_nothing_is_stored(): void

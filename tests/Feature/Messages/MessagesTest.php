@@ -73,6 +73,40 @@ final class MessagesTest extends TestCase
         self::assertSame(['Tomorrow: your appointment at Quay Rooms'], array_slice(array_column($this->mails(), 'subject'), $before));
     }
 
+    public function test_what_is_told_is_what_changed_and_a_change_back_is_told_as_well(): void
+    {
+        $this->book(['day' => '2026-12-09', 'time' => '10:30']);
+        $appointment = Appointment::query()->sole();
+        $change = fn (array $to) => $this->put("/patients/{$this->patient->id}/appointments/{$appointment->id}", ['day' => '2026-12-09', 'time' => '10:30', ...$to])->assertSessionHasNoErrors();
+        $colleague = Practitioner::factory()->create(['clinic_id' => $this->practitioner->clinic_id, 'name' => 'Idris Penwarden']);
+        $change(['minutes' => 20, 'kind' => 'remote']);
+        $change(['with' => $colleague->id]);
+        $change(['time' => '11:00']);
+        $change([]);
+        $change(['time' => '11:00']);
+        $mails = array_slice($this->mails(), 1);
+        self::assertSame(['with somebody else', 'at another time', 'at another time', 'at another time'], array_map(fn (array $mail) => trim(substr($mail['subject'], strlen('Your appointment at Quay Rooms is'))), $mails));
+        self::assertStringContainsString('With Idris Penwarden:', $mails[0]['text']);
+        self::assertSame(['11:00', '10:30', '11:00'], array_map(fn (array $mail) => preg_match('/2026, (\d\d:\d\d)/', $mail['text'], $at) === 1 ? $at[1] : '', array_slice($mails, 1)));
+
+        // A reminder of tomorrow once for each time, whatever else changes.
+        $this->remindAt('2026-12-08 17:00');
+        $change(['time' => '11:00', 'minutes' => 60]);
+        $this->remindAt('2026-12-08 18:00');
+        $change(['time' => '15:00']);
+        $this->remindAt('2026-12-08 19:00');
+        self::assertCount(2, array_filter($this->mails(), fn (array $mail) => str_starts_with($mail['subject'], 'Tomorrow')));
+    }
+
+    public function test_what_cannot_wait_for_the_morning_does_not(): void
+    {
+        $this->book(['day' => '2026-12-02', 'time' => '10:30']);
+        $this->travelTo(CarbonImmutable::parse('2026-12-01 22:30'));
+        Queue::fake();
+        $this->delete("/patients/{$this->patient->id}/appointments/".Appointment::query()->sole()->id);
+        Queue::assertPushed(fn (SendQueuedMailable $job) => $job->delay instanceof CarbonImmutable && $job->delay->utc()->format('Y-m-d H:i') === '2026-12-01 22:30');
+    }
+
     public function test_nobody_gets_what_they_did_not_wish_for(): void
     {
         $this->screen();

@@ -13,6 +13,7 @@ async function giveAppointment(page: Page, name: string, time: string): Promise<
     const dialog = page.getByRole('dialog', { name: 'New appointment' });
     await dialog.getByLabel('Patient').fill(name);
     await expect(dialog.getByRole('radio', { name: new RegExp(`^${name}`) })).toBeChecked();
+    await dialog.getByLabel('Kind').selectOption('review');
     await dialog.getByLabel('Time', { exact: true }).fill(time);
 }
 
@@ -32,6 +33,18 @@ test('appointments are given, moved by keys and by hand, put back and taken back
     await expectNoAxeViolations(page);
     await dialog.getByLabel('Patient').fill(name);
     await expect(dialog.getByRole('radio')).toBeChecked();
+    // Somebody who has never come: a first one, as long as these are here.
+    await expect(dialog.getByLabel('Kind')).toHaveValue('first');
+    await expect(dialog.getByLabel('Minutes')).toHaveValue('60');
+    await dialog.getByLabel('Kind').selectOption('review');
+    await expect(dialog.getByLabel('Minutes')).toHaveValue('45');
+    // Nobody stays chosen behind a list of others.
+    await dialog.getByLabel('Patient').fill('pen');
+    await expect(dialog.getByRole('radio', { name: /^Silas Penrose/ })).toBeVisible();
+    await expect(dialog.getByRole('radio', { checked: true })).toHaveCount(0);
+    await dialog.getByLabel('Patient').fill(name);
+    await expect(dialog.getByRole('radio')).toBeChecked();
+    await expect(dialog.getByLabel('Kind')).toHaveValue('review');
     await dialog.getByLabel('Time', { exact: true }).fill('half past');
     await dialog.getByLabel('Several, at the same time of the same weekday').check();
     await dialog.getByLabel('How many in all').fill('2');
@@ -69,7 +82,8 @@ test('appointments are given, moved by keys and by hand, put back and taken back
 
     // By hand, and put back.
     const from = await box.boundingBox();
-    const to = await page.locator('[data-day]').nth(2).boundingBox();
+    const lanes = page.getByRole('region', { name: /^Mon / }).locator('.lane');
+    const to = await lanes.filter({ hasText: 'Tamsin' }).locator('ul').boundingBox();
     if (!from || !to) throw new Error('A box or a lane is not drawn.');
     await page.mouse.move(from.x + 10, from.y + 8);
     await page.mouse.down();

@@ -23,11 +23,20 @@
     let { appointment, place, kinds, people, me, done }: Props = $props();
 
     let patient = $state<PatientFound | null>(
-        untrack(() => appointment && { id: appointment.patient, name: appointment.name, born: appointment.born ?? '' }),
+        untrack(
+            () =>
+                appointment && {
+                    id: appointment.patient,
+                    name: appointment.name,
+                    born: appointment.born ?? '',
+                    came: true,
+                },
+        ),
     );
     let nobody = $state(false);
     let isAsking = $state(false);
-    /** A length of one's own stays when the kind changes. */
+    /** A kind of one's own stays whoever is chosen, a length of one's own whatever the kind. */
+    let ownKind = false;
     let ownLength = $state(untrack(() => appointment !== null));
 
     const form = useForm(
@@ -47,6 +56,11 @@
     const at = $derived(`/patients/${patient?.id ?? ''}/appointments`);
 
     function kindChanged(): void {
+        ownKind = true;
+        lengthOfKind();
+    }
+
+    function lengthOfKind(): void {
         const usual = kinds.find((each) => each.value === form.kind)?.minutes;
         if (!ownLength && usual !== undefined) form.minutes = String(usual);
     }
@@ -88,6 +102,11 @@
     <form onsubmit={submit} class="mt-3 grid gap-3" novalidate>
         {#if !appointment}<PatientChoice
                 bind:chosen={patient}
+                onchosen={() => {
+                    if (ownKind || !patient) return;
+                    form.kind = patient.came ? 'review' : 'first';
+                    lengthOfKind();
+                }}
                 error={nobody && patient === null ? 'Choose who comes.' : undefined}
             />{/if}
         <div class="grid grid-cols-1 gap-3 sm:grid-cols-2">

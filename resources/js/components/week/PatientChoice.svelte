@@ -7,13 +7,24 @@
     import type { PatientFound } from '../../types/week';
 
     /** Who comes: found by name or date of birth. */
-    let { chosen = $bindable(), error }: { chosen: PatientFound | null; error: string | undefined } = $props();
+    interface Props {
+        chosen: PatientFound | null;
+        error: string | undefined;
+        onchosen: () => void;
+    }
+
+    let { chosen = $bindable(), error, onchosen }: Props = $props();
 
     const WAIT_MS = 180;
     let typed = $state('');
     let found: PatientFound[] | null = $state(null);
     let trouble: string | null = $state(null);
     let timer: ReturnType<typeof setTimeout> | undefined;
+
+    function choose(patient: PatientFound | null): void {
+        chosen = patient;
+        onchosen();
+    }
 
     function look(): void {
         clearTimeout(timer);
@@ -28,7 +39,9 @@
                 if (asked !== typed) return;
                 found = answer;
                 trouble = null;
-                if (answer?.length === 1 && answer[0]) chosen = answer[0];
+                // Whoever is chosen is seen: nobody else is left chosen behind another list.
+                if (answer?.length === 1 && answer[0]) choose(answer[0]);
+                else if (!answer?.some((each) => each.id === chosen?.id)) choose(null);
             } catch (problem) {
                 trouble = inWords(problem);
             }
@@ -60,9 +73,7 @@
                         class="mr-2 size-4 border-gray-300 text-primary-700"
                         value={each.id}
                         checked={chosen?.id === each.id}
-                        onchange={() => {
-                            chosen = each;
-                        }}
+                        onchange={() => choose(each)}
                     />{each.name} <span class="text-muted">{each.born}</span></label
                 >{/each}
         </fieldset>
