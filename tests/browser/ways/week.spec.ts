@@ -1,9 +1,10 @@
-import type { Locator, Page } from '@playwright/test';
+import type { Locator, Page, TestInfo } from '@playwright/test';
 import { addPatient, expect, expectNoAxeViolations, expectToFit, newName, signIn, test } from '../support';
 
-/** A day some weeks from now, so that nothing of the demo and of other tests stands there. */
-function weeksAhead(weeks: number): string {
-    return new Date(Date.now() + weeks * 7 * 86_400_000).toISOString().slice(0, 10);
+/** A day some weeks from now, so that nothing of the demo, of other tests and of an earlier try stands there. */
+function weeksAhead(weeks: number, { retry, repeatEachIndex }: TestInfo): string {
+    const days = (weeks + 5 * retry + 11 * repeatEachIndex) * 7;
+    return new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 }
 
 const boxOf = (page: Page, name: string): Locator => page.getByRole('button', { name: new RegExp(`^${name}, `) });
@@ -17,12 +18,15 @@ async function giveAppointment(page: Page, name: string, time: string): Promise<
     await dialog.getByLabel('Time', { exact: true }).fill(time);
 }
 
-test('appointments are given, moved by keys and by hand, put back and taken back', async ({ page, watcher }) => {
+test('appointments are given, moved by keys and by hand, put back and taken back', async ({
+    page,
+    watcher,
+}, testInfo) => {
     watcher.expect(/answer: 422 /);
     await signIn(page);
     const name = newName('Wendell Keys');
     await addPatient(page, name);
-    await page.goto(`/week?of=${weeksAhead(6)}`);
+    await page.goto(`/week?of=${weeksAhead(6, testInfo)}`);
 
     // Who comes has to be said; two of a series, a week apart.
     await page.getByRole('button', { name: 'New appointment' }).click();
@@ -43,7 +47,7 @@ test('appointments are given, moved by keys and by hand, put back and taken back
     await expect(dialog.getByRole('radio', { name: /^Silas Penrose/ })).toBeVisible();
     await expect(dialog.getByRole('radio', { checked: true })).toHaveCount(0);
     await dialog.getByLabel('Patient').fill(name);
-    await expect(dialog.getByRole('radio')).toBeChecked();
+    await expect(dialog.getByRole('radio', { name: new RegExp(`^${name}`) })).toBeChecked();
     await expect(dialog.getByLabel('Kind')).toHaveValue('review');
     await dialog.getByLabel('Time', { exact: true }).fill('half past');
     await dialog.getByLabel('Several, at the same time of the same weekday').check();
@@ -71,7 +75,7 @@ test('appointments are given, moved by keys and by hand, put back and taken back
     await expect(box).toHaveAccessibleName(/Tue .*, 09:15 to 10:00, with Idris Penwarden$/);
     await expect(box).toBeFocused();
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/^Moved: Tue .*, 09:15 with Idris Penwarden\.$/)).toBeVisible();
+    await expect(page.getByText(/^Moved: Tue .*, 09:15 with Idris Penwarden\./)).toBeVisible();
     await expect(box).toBeFocused();
     await page.reload();
     await expect(box).toHaveAccessibleName(/Tue .*, 09:15 to 10:00, with Idris Penwarden$/);
@@ -89,7 +93,7 @@ test('appointments are given, moved by keys and by hand, put back and taken back
     await page.mouse.down();
     await page.mouse.move(from.x + 150, to.y + 8, { steps: 6 });
     await page.mouse.up();
-    await expect(page.getByText(/^Moved: Mon .*, 10:\d\d with Tamsin Orrick\.$/)).toBeVisible();
+    await expect(page.getByText(/^Moved: Mon .*, 10:\d\d with Tamsin Orrick\./)).toBeVisible();
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await page.getByRole('button', { name: 'Put it back' }).click();
     await expect(box).toHaveAccessibleName(/Tue .*, 09:15 to 10:00, with Idris Penwarden$/);
@@ -107,12 +111,12 @@ test('appointments are given, moved by keys and by hand, put back and taken back
 
 test('the Week shows what meets and who is away, leads to the Course and back, and fits every size', async ({
     page,
-}) => {
+}, testInfo) => {
     await signIn(page);
     const names = [newName('Twyla First'), newName('Tobit Second')];
     const records: string[] = [];
     for (const name of names) records.push(await addPatient(page, name));
-    await page.goto(`/week?of=${weeksAhead(9)}`);
+    await page.goto(`/week?of=${weeksAhead(9, testInfo)}`);
     await giveAppointment(page, names[0] ?? '', '11:00');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(boxOf(page, names[0] ?? '')).toBeVisible();
