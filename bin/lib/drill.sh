@@ -20,8 +20,8 @@ drill() {
 
 # A phone that knows nothing of all this: before, and when what was brought back is served at the same address.
 phone_of_drill() {
-  DRILL_PART=$1 DRILL_FOLDER="$2" IVORY_PACE_ADDRESS="http://127.0.0.1:$WEB_PORT" PLAYWRIGHT_JSON_OUTPUT_NAME='' \
-    npx playwright test --config playwright.drill.config.ts || die "the phone of the drill did not go on"
+  DRILL_FOLDER="$2" IVORY_PACE_ADDRESS="http://127.0.0.1:$WEB_PORT" PLAYWRIGHT_JSON_OUTPUT_NAME='' \
+    npx playwright test --config playwright.drill.config.ts --grep "$1: " || die "the phone of the drill did not go on"
 }
 
 # Runs something while the drill's instance is served where the tests' was, by the commands of the units that ship.

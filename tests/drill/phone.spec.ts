@@ -19,7 +19,6 @@ import {
 
 /** Where the phone keeps what it keeps, from one part to the other. */
 const folder = process.env.DRILL_FOLDER ?? '';
-const part = process.env.DRILL_PART;
 const PIN = '480153';
 
 async function openPhone(): Promise<BrowserContext> {
@@ -31,8 +30,10 @@ async function openPhone(): Promise<BrowserContext> {
     });
 }
 
-test('a phone practises, is told that it is kept, and practises once more without a network', async ({ page }) => {
-    test.skip(part !== 'before');
+// Each part is a run of its own, by its name: bin/lib/drill.sh.
+test('before: a phone practises, is told that it is kept, and practises once more without a network', async ({
+    page,
+}) => {
     const name = newName('Ferry Drill');
     await signIn(page);
     const record = await addPatient(page, name);
@@ -55,8 +56,7 @@ test('a phone practises, is told that it is kept, and practises once more withou
     writeFileSync(path(folder, 'record'), record);
 });
 
-test('it goes on with what was brought back as if nothing had been', async ({ page }) => {
-    test.skip(part !== 'after');
+test('after: it goes on with what was brought back as if nothing had been', async ({ page }) => {
     const record = readFileSync(path(folder, 'record'), 'utf8');
     const context = await openPhone();
     const phone = context.pages()[0] ?? (await context.newPage());
