@@ -9,8 +9,8 @@ export default defineConfig({
     timeout: 240_000,
     expect: { timeout: 20_000 },
     fullyParallel: true,
-    // A practice is mostly waiting: one more than the processors that are usual.
-    workers: 3,
+    // A practice is mostly waiting: two more than the processors that are usual.
+    workers: 4,
     // A machine under load may miss a time limit; what passes only when tried again is reported as flaky.
     retries: 2,
     forbidOnly: true,

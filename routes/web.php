@@ -35,6 +35,8 @@ use App\Http\Controllers\ProgrammeDocumentController;
 use App\Http\Controllers\ProposalController;
 use App\Http\Controllers\Record\CorrectionController;
 use App\Http\Controllers\Record\JoinRecordsController;
+use App\Http\Controllers\Record\LetterController;
+use App\Http\Controllers\Record\LetterDraftController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RedFlagActionController;
 use App\Http\Controllers\ScreeningController;
@@ -87,6 +89,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
     Route::delete('/absences/{absence}', [AbsenceController::class, 'destroy'])->where('absence', '\d{1,15}');
     Route::get('/clinic', [ClinicController::class, 'show']);
     Route::put('/clinic/settings', [ClinicController::class, 'settings'])->middleware('can:lead');
+    Route::put('/clinic/letters', [ClinicController::class, 'letters'])->middleware('can:lead');
     Route::put('/clinic/reliabilities', [ClinicController::class, 'reliabilities'])->middleware('can:lead');
     Route::put('/clinic/thresholds', [ClinicController::class, 'thresholds'])->middleware('can:lead');
     Route::middleware('can:lead')->prefix('/clinic')->group(function () {
@@ -150,6 +153,21 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
         Route::get('/record', [RecordController::class, 'show']);
         Route::put('/details', [RecordController::class, 'update']);
         Route::post('/handovers', [RecordController::class, 'handOver']);
+        Route::get('/letters', [LetterController::class, 'index']);
+        Route::post('/letters', [LetterDraftController::class, 'store']);
+        Route::prefix('/letters/{kind}')->where(['kind' => '[a-z]{1,20}'])->group(function () {
+            Route::get('/', [LetterDraftController::class, 'show']);
+            Route::put('/', [LetterDraftController::class, 'keep']);
+            Route::delete('/', [LetterDraftController::class, 'destroy']);
+            Route::post('/fill', [LetterDraftController::class, 'fill']);
+            Route::get('/draft.pdf', [LetterDraftController::class, 'preview']);
+            Route::post('/signature', [LetterDraftController::class, 'sign']);
+        });
+        Route::prefix('/letters/{letter}')->where(['letter' => '\d{1,15}'])->group(function () {
+            Route::get('/letter.pdf', [LetterController::class, 'pdf']);
+            Route::get('/letter.txt', [LetterController::class, 'text']);
+            Route::post('/sent', [LetterController::class, 'sent']);
+        });
         Route::get('/bench', [BenchController::class, 'show']);
         Route::post('/bench/answer', [BenchController::class, 'answer']);
         foreach (['play', 'taps', 'fit', 'compare', 'changes', 'check'] as $tool) {

@@ -6,8 +6,6 @@ namespace App\Device;
 
 use App\Catalogue\Figures;
 use App\Catalogue\RidgeSvg;
-use App\Device\Paper\Paper;
-use App\Device\Paper\Press;
 use App\Facts\PatientFactsOf;
 use App\Language\PatientLanguage;
 use App\Language\PlainWords;
@@ -15,6 +13,8 @@ use App\Language\Told;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
+use App\Paper\Paper;
+use App\Paper\Press;
 use Carbon\CarbonImmutable;
 use IvoryPace\Exercise\Told\Part;
 use IvoryPace\Health\Flag;

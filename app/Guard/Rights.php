@@ -23,6 +23,7 @@ final class Rights
         'joined_rows' => [], 'backups' => [],
         'practices' => self::STRUCK, 'measurements' => self::STRUCK, 'habit_ticks' => self::STRUCK, 'home_checks' => self::STRUCK,
         'programme_versions' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_reason'],
+        'letters' => ['sent_at', 'sent_by', 'sent_how'],
         'calendar_addresses' => ['read_at', 'revoked_at'],
         'invitations' => ['used_at', 'withdrawn_at'], 'foundings' => ['used_at', 'clinic_id', 'expires_at'],
         'asked_forms' => ['answered_on', 'answers', 'answered', 'score', 'missing', 'completed_at', 'settled_at'],

@@ -23,6 +23,9 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string|null $telephone that patients tap
  * @property array<string, int>|null $appointment_minutes by kind, where they are not the usual ones
  * @property bool $calendar_initials of patients stand in calendars outside; else only that somebody comes
+ * @property string|null $letter_head name and address as they stand above a letter; the clinic's name where there is none
+ * @property string|null $letter_foot what stands under every letter
+ * @property list<array{name: string, text: string}>|null $letter_blocks sentences for letters that are used again and again
  * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
@@ -59,11 +62,18 @@ final class Clinic extends Row
         return $this->appointment_minutes[$kind->value] ?? $kind->usualMinutes();
     }
 
+    /** @return list<array{name: string, text: string}> */
+    public function letterBlocks(): array
+    {
+        return $this->letter_blocks ?? [];
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
         return [
             'thresholds' => 'array', 'reliabilities' => 'array', 'appointment_minutes' => 'array', 'calendar_initials' => 'boolean',
+            'letter_blocks' => 'array',
             'demands_second_factor' => 'boolean',
             'school' => School::class,
         ];

@@ -229,6 +229,18 @@ final class Patient extends Row
         return $this->hasMany(Handover::class);
     }
 
+    /** @return HasMany<Letter, $this> that were signed */
+    public function letters(): HasMany
+    {
+        return $this->hasMany(Letter::class);
+    }
+
+    /** @return HasMany<LetterDraft, $this> */
+    public function letterDrafts(): HasMany
+    {
+        return $this->hasMany(LetterDraft::class);
+    }
+
     public function clock(): PatientClock
     {
         return PatientClock::in($this->time_zone, $this->day_start);

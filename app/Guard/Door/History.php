@@ -23,14 +23,14 @@ final class History
         'consents' => 'A consent', 'practices' => 'A practice log', 'session_notes' => 'A signed note',
         'note_amendments' => 'An amendment', 'access_trail' => 'The access trail', 'handovers' => 'A hand-over',
         'second_looks' => 'A second look', 'measurements' => 'A measurement', 'habit_ticks' => 'A tick', 'home_checks' => 'A home check',
-        'record_joins' => 'A join of two records',
+        'record_joins' => 'A join of two records', 'letters' => 'A signed letter',
     ];
 
     /** May change, and is never removed. */
     private const KEPT = ['asked_forms' => 'A form', 'pauses' => 'A pause', 'programmes' => 'A programme', 'patients' => 'A patient'];
 
     /** What is done once, by the column that says when. */
-    private const ONCE = ['struck_at', 'withdrawn_at'];
+    private const ONCE = ['struck_at', 'withdrawn_at', 'sent_at'];
 
     private const OF_A_CLOSED_SESSION = 'old.care_session_id is null or exists '
         .'(select 1 from care_sessions where id = old.care_session_id and closed_at is not null)';
@@ -53,12 +53,14 @@ final class History
     public static function statements(): array
     {
         $made = [];
-        foreach (self::FIXED as $table => $what) {
+        // While the database is being made, some are still to come.
+        $fixed = array_filter(self::FIXED, fn (string $table) => self::columns($table) !== [], ARRAY_FILTER_USE_KEY);
+        foreach ($fixed as $table => $what) {
             $made["{$table}_no_update"] = self::refuse(
                 "{$table}_no_update", "before update on $table", "$what cannot be changed.", self::otherwiseChanged($table),
             );
         }
-        foreach ([...self::FIXED, ...self::KEPT] as $table => $what) {
+        foreach ([...$fixed, ...self::KEPT] as $table => $what) {
             $made["{$table}_no_delete"] = self::refuse("{$table}_no_delete", "before delete on $table", "$what cannot be removed.", null);
         }
         foreach (self::others() as $name => [$when, $message, $if]) {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Device\Paper\Paper;
 use App\Device\PatientSheet;
 use App\Facts\AskedProgramme;
 use App\Models\Patient;
+use App\Paper\Paper;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

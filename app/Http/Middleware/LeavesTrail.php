@@ -35,7 +35,7 @@ final class LeavesTrail
     private const OF_NOBODY = ['exercises', 'routines', 'voice', 'account'];
 
     /** Files that are taken out of the clinic. */
-    private const FILES = ['sheet.pdf', 'programme.json', 'calendar.ics'];
+    private const FILES = ['sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf'];
 
     public function __construct(private readonly Trail $trail)
     {

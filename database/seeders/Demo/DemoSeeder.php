@@ -25,6 +25,7 @@ final class DemoSeeder extends Seeder
         (new StepsOfTheQuay($nora, $idris, $tamsin))->seed();
         (new YearsOfTheQuay($nora, $tamsin))->seed();
         WeekOfTheQuay::seed($nora, $idris, $tamsin);
+        LettersOfTheQuay::seed($nora);
         OwnWorkOfTheQuay::seed($nora);
         PeopleOfTheQuay::seed($nora);
 

@@ -4,7 +4,7 @@
 
     interface Props {
         patient: PatientHead;
-        here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version' | 'record';
+        here: 'course' | 'screening' | 'measure' | 'bench' | 'access' | 'version' | 'letters' | 'record';
         note?: string;
     }
 
@@ -16,6 +16,7 @@
         ['measure', 'Measure', '/measure'],
         ['bench', 'Bench', '/bench'],
         ['access', 'Access', '/access'],
+        ['letters', 'Letters', '/letters'],
         ['record', 'Record', '/record'],
     ] as const;
 </script>

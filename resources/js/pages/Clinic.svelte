@@ -3,6 +3,7 @@
     import Room from '../components/Room.svelte';
     import People from '../components/clinic/People.svelte';
     import BackupLine from '../components/clinic/BackupLine.svelte';
+    import LetterWords from '../components/clinic/LetterWords.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
     import Settings from '../components/clinic/Settings.svelte';
     import Reliabilities from '../components/clinic/Reliabilities.svelte';
@@ -23,6 +24,7 @@
         reliabilities,
         agreement,
         backup,
+        letters,
         is_lead,
         trail,
     }: ClinicProps = $props();
@@ -86,6 +88,8 @@
             </p>
             <h2 class="mt-5 mb-1 text-[1.15rem]">Backups of the server</h2>
             <BackupLine {backup} />
+            {#if letters}<h2 class="mt-5 mb-2 text-[1.15rem]">Letters</h2>
+                <LetterWords words={letters} name={clinic.name} />{/if}
         </section>
     </div>
     <section class="mt-6 border-t border-ink pt-3">

@@ -1,5 +1,5 @@
 import { clock } from '../shared/format';
-import type { Cue, RidgeShape, Timeline } from '../shared/timeline';
+import type { Cue, RidgeShape, Segment, Timeline } from '../shared/timeline';
 import type { Moment } from './engine';
 import { inWords, shownOf } from './lines';
 
@@ -27,9 +27,10 @@ const TIMED = ['free', 'listen', 'move'];
  */
 export function stageOf(moment: Moment | null, timeline: Timeline, ridge: RidgeShape, isStill: boolean): Stage {
     const cue = moment?.cue ?? null;
-    const drawn = moment && cue ? present(moment, cue) : null;
+    const shape = moment && cue ? present(moment, cue, ridge) : ridge;
+    const drawn = shape === ridge ? null : shape.cues;
     return {
-        shape: drawn ? { ...ridge, minutes: null, cues: drawn } : ridge,
+        shape,
         inked: moment && cue ? inked(moment, cue, drawn, timeline, isStill) : 0,
         number: moment && cue ? number(moment, cue, timeline) : '',
         wordKey: moment?.beat?.word ?? null,
@@ -37,9 +38,21 @@ export function stageOf(moment: Moment | null, timeline: Timeline, ridge: RidgeS
     };
 }
 
-function present(moment: Moment, cue: Cue): Cue[] | null {
-    const cues = moment.segment.cues;
-    if (cue.place.breath > 0) return cues.filter((each) => each.place.breath === cue.place.breath);
+/** The last breath of each segment: it is asked for sixty times a second, and drawn once. */
+const drawnOf = new WeakMap<Segment, { ridge: RidgeShape; breath: number; shape: RidgeShape }>();
+
+function present(moment: Moment, cue: Cue, ridge: RidgeShape): RidgeShape {
+    const breath = cue.place.breath;
+    const last = drawnOf.get(moment.segment);
+    if (last?.breath === breath && last.ridge === ridge) return last.shape;
+    const cues = cuesOf(moment.segment.cues, breath);
+    const shape = cues ? { ...ridge, minutes: null, cues } : ridge;
+    drawnOf.set(moment.segment, { ridge, breath, shape });
+    return shape;
+}
+
+function cuesOf(cues: Cue[], breath: number): Cue[] | null {
+    if (breath > 0) return cues.filter((each) => each.place.breath === breath);
     return cues.some((each) => each.kind === 'retention') ? cues : null;
 }
 

@@ -34,3 +34,10 @@ export interface ReliabilityLine {
     sd: number | null;
     reliability: number | null;
 }
+
+/** What stands above and under letters; null for those who may not change it. */
+export interface LetterWords {
+    head: string;
+    foot: string;
+    blocks: { name: string; text: string }[];
+}

@@ -1,7 +1,7 @@
 // What each page is given; a test holds what the server sends against it.
 import type { AppointmentKind } from './week';
 import type { InvitationLine, PersonLine } from './account';
-import type { ReliabilityLine, OutcomesShown } from './clinic';
+import type { LetterWords, ReliabilityLine, OutcomesShown } from './clinic';
 import type { RoutineFigures } from './exercises';
 import type { DeskProps } from './measure';
 import type {
@@ -118,6 +118,7 @@ export interface ClinicProps {
     thresholds: { name: string; label: string; value: number; shipped: number }[];
     agreement: { decisions: number; share: number | null };
     backup: { last: string | null; is_late: boolean };
+    letters: LetterWords | null;
     is_lead: boolean;
     trail: TrailLine[] | null;
 }

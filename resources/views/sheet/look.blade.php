@@ -25,7 +25,7 @@
     .grid th.day { width: 9.6mm; }
     .grid .off { background: #eee7d6; }
     .foot { border-top: 0.3mm solid #24302f; margin-top: 3mm; padding-top: 2mm; page-break-inside: avoid; font-size: 8.5pt; }
-    @if ($paper === \App\Device\Paper\Paper::Large)
+    @if ($paper === \App\Paper\Paper::Large)
     body { font-size: 17pt; }
     h1 { font-size: 24pt; }
     h2 { font-size: 21pt; }
@@ -39,7 +39,7 @@
     .grid th.day { width: 9mm; }
     .told, img { page-break-inside: avoid; }
     .boxed { border-width: 1mm 0; padding: 2.5mm 0; }
-    @elseif ($paper === \App\Device\Paper\Paper::Fold)
+    @elseif ($paper === \App\Paper\Paper::Fold)
     @page { margin: 9mm 10mm; }
     h1 { font-size: 14pt; }
     img { width: 100mm; }

@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature\Desk;
 
 use App\Actions\Programme\IssueVersion;
-use App\Device\Paper\FoldedPages;
+use App\Paper\FoldedPages;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use IvoryPace\Programme\Template;
 use IvoryPace\Programme\VersionOrder;
-use Symfony\Component\Process\Process;
+use Tests\Feature\ReadsPdf;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
 /** The sheet as another program reads it: its text with poppler, its drawing as path operators. */
 final class SheetTest extends TestCase
 {
-    use RefreshDatabase;
-    use Scenario;
+    use ReadsPdf, RefreshDatabase, Scenario;
 
     public function test_the_sheet_has_the_breath_as_vectors_the_dose_the_cautions_and_a_grid(): void
     {
@@ -144,16 +143,6 @@ final class SheetTest extends TestCase
             ->get("/patients/{$this->patient->id}/versions/$number/sheet.pdf$query")->assertOk()->getContent();
     }
 
-    private function pages(string $pdf): int
-    {
-        return (int) preg_match_all('/\/Type \/Page\b(?!s)/', $pdf);
-    }
-
-    private function text(string $pdf): string
-    {
-        return (string) preg_replace('/\s+/u', ' ', $this->read(['pdftotext', '-layout', '-', '-'], $pdf));
-    }
-
     /** @return list<string> */
     private function words(string $pdf): array
     {
@@ -161,12 +150,6 @@ final class SheetTest extends TestCase
         sort($words, SORT_STRING);
 
         return $words;
-    }
-
-    /** @param  list<string>  $command */
-    private function read(array $command, string $pdf): string
-    {
-        return (new Process($command, input: $pdf))->mustRun()->getOutput();
     }
 
     private function streams(string $pdf): string

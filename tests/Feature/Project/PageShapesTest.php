@@ -16,6 +16,7 @@ use Carbon\CarbonImmutable;
 use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use IvoryPace\Exercise\Catalogue;
+use IvoryPace\Letter\LetterKind;
 use IvoryPace\Session\Step;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
@@ -88,8 +89,12 @@ final class PageShapesTest extends TestCase
 
     private function openPagesOf(Patient $patient, Practitioner $practitioner): void
     {
-        foreach (['', '/screening', '/measure', '/record', '/bench', '/access', '/join'] as $page) {
+        foreach (['', '/screening', '/measure', '/record', '/bench', '/access', '/join', '/letters'] as $page) {
             $this->open("/patients/{$patient->id}$page");
+        }
+        foreach (LetterKind::cases() as $kind) {
+            $this->post("/patients/{$patient->id}/letters", ['kind' => $kind->value]);
+            $this->open("/patients/{$patient->id}/letters/{$kind->value}");
         }
         $versions = ProgrammeVersion::query()->whereIn('programme_id', $patient->programmes()->select('id'))->with('programme')->get();
         foreach ($versions as $version) {

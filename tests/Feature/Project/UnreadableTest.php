@@ -31,6 +31,7 @@ final class UnreadableTest extends TestCase
         'session_steps' => ['content'], 'handovers' => ['reason'], 'screenings' => ['remark', 'correction_reason'],
         'programmes' => ['outcome_note'], 'programme_versions' => ['reason', 'goal', 'patient_note', 'withdrawn_reason'], 'access_trail' => ['detail'],
         'outgoing_mails' => ['to', 'subject', 'text'], 'caseload_lines' => ['line'], 'absences' => ['reason'],
+        'letters' => ['addressee', 'parts', 'text', 'pdf', 'sent_how'], 'letter_drafts' => ['addressee', 'parts'],
     ];
 
     public function test_every_page_opens_when_no_cell_can_be_read_and_when_texts_are_broken(): void

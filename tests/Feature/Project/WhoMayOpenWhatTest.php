@@ -170,7 +170,7 @@ final class WhoMayOpenWhatTest extends TestCase
             $routes[] = [$method, '/'.strtr($route->uri(), [
                 'account/sessions/{key}' => 'account/sessions/0123456789abcdef', '{invitation}' => '1',
                 '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{id}' => (string) $device->id, '{kept}' => (string) $this->keptAside($device)->id, '{flag}' => (string) $flag->id, '{pause}' => '1', '{appointment}' => '1', '{absence}' => '1', '{line}' => 'number.1',
-                '{measurement}' => '1', '{uuid}' => '0f6e2d7c-1b7a-4c0e-9a53-6d1f0a2b3c4d',
+                '{kind}' => 'progress', '{letter}' => '1', '{measurement}' => '1', '{uuid}' => '0f6e2d7c-1b7a-4c0e-9a53-6d1f0a2b3c4d',
                 '{careSession}' => app(BeginSession::class)($this->patient, $this->practitioner)->id, '{step?}' => 'measure', '{step}' => 'measure',
                 '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{practitioner}' => (string) $this->practitioner->id,
                 '{key?}' => 'square', '{key}' => 'end-of-shift', '{ownExercise}' => $this->own(new OwnExercise)->id, '{ownRoutine}' => $this->own(new OwnRoutine)->id, '{ownTemplate}' => $this->own(new OwnTemplate)->id,

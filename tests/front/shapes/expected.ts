@@ -16,6 +16,7 @@ import type {
     VoiceProps,
 } from '../../../resources/js/types/props';
 import type { JoinProps, RecordProps } from '../../../resources/js/types/record';
+import type { LettersProps } from '../../../resources/js/types/letters';
 import type { WeekProps } from '../../../resources/js/types/week';
 import type { StepShown } from '../../../resources/js/types/session';
 import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from '../../../resources/js/patient/types';
@@ -32,6 +33,7 @@ export type Pages = [
     Is<Sent.SentCourse, CourseProps>,
     Is<Sent.SentExercises, ExercisesProps>,
     Is<Sent.SentJoinRecords, JoinProps>,
+    Is<Sent.SentLetters, LettersProps>,
     Is<Sent.SentMeasure, MeasureProps>,
     Is<Sent.SentOutbox, OutboxProps>,
     Is<Sent.SentPatientNew, PatientNewProps>,

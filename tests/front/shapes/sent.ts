@@ -803,6 +803,11 @@ export type SentClinic = {
         role_label: 'practitioner';
     }[];
     is_lead: boolean;
+    letters: null | {
+        blocks: [];
+        foot: string;
+        head: string;
+    };
     new_invitation: null;
     outcomes: {
         anchors: [{
@@ -1701,6 +1706,83 @@ export type SentJoinRecords = {
         with: string;
     };
     others: [];
+    patient: {
+        age: number;
+        archived_on: null;
+        born: null;
+        flags: string[];
+        has_programme: boolean;
+        id: string;
+        minutes_a_day: null | number;
+        name: string;
+        obstacle: null | string;
+        open_session: null;
+        today: string;
+    };
+    today: string;
+    who: {
+        clinic: string;
+        email: string;
+        idle_minutes: number;
+        is_lead: boolean;
+        key: string;
+        name: string;
+    };
+};
+
+export type SentLetters = {
+    all: null | {
+        kinds: [{
+            draft: null | string;
+            label: string;
+            value: 'progress';
+        }, {
+            draft: null | string;
+            label: string;
+            value: 'discharge';
+        }, {
+            draft: null | string;
+            label: string;
+            value: 'onward';
+        }, {
+            draft: null | string;
+            label: string;
+            value: 'summary';
+        }];
+        letters: [];
+    };
+    draft: null | {
+        blocks: [];
+        is_to_other: boolean;
+        kept: {
+            by: string;
+            content: {
+                addressee: string;
+                parts: {
+                    asked?: string;
+                    closing?: string;
+                    concern?: string;
+                    measures: string;
+                    outcome?: string;
+                    plan?: string;
+                    practice?: string;
+                    programme: string;
+                    why: string;
+                };
+                with_course: true;
+            };
+            revision: number;
+        };
+        kind: 'discharge' | 'onward' | 'progress' | 'summary';
+        label: string;
+        longest: number;
+        parts: ({
+            heading: string;
+            key: 'asked' | 'closing' | 'concern' | 'measures' | 'outcome' | 'plan' | 'practice' | 'programme' | 'why';
+            needed: boolean;
+        })[];
+        replaces: false;
+    };
     patient: {
         age: number;
         archived_on: null;

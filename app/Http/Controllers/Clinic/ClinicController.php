@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Clinic;
 use App\Actions\Clinic\KeepReliabilities;
 use App\Actions\Clinic\KeepThresholds;
 use App\Http\Requests\ClinicSettingsRequest;
+use App\Http\Requests\Letters\LetterWordsRequest;
 use App\Models\Practitioner;
 use App\Models\Role;
 use App\Pages\Clinic\AgreementOf;
@@ -45,6 +46,10 @@ final class ClinicController
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
+            'letters' => $isLead ? [
+                'head' => $practitioner->clinic->letter_head ?? '', 'foot' => $practitioner->clinic->letter_foot ?? '',
+                'blocks' => $practitioner->clinic->letterBlocks(),
+            ] : null,
             'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
             'backup' => BackupOf::clinic($practitioner->clinic, CarbonImmutable::now()),
             'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
@@ -59,6 +64,13 @@ final class ClinicController
         $lead->clinic->update($request->settings());
 
         return back(fallback: '/clinic')->with('flash', 'Kept. Patients read the new wording from now on.');
+    }
+
+    public function letters(LetterWordsRequest $request, #[CurrentUser] Practitioner $lead): RedirectResponse
+    {
+        $lead->clinic->update($request->words());
+
+        return back(fallback: '/clinic')->with('flash', 'Kept. Letters that are written from now on have it.');
     }
 
     public function reliabilities(Request $request, #[CurrentUser] Practitioner $lead, KeepReliabilities $keep): RedirectResponse

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Catalogue\VoiceScript;
-use App\Device\Paper\Paper;
 use App\Device\PatientSheet;
 use App\Device\ProgressOf;
 use App\Device\TodayOf;
@@ -15,6 +14,7 @@ use App\Language\ConsentText;
 use App\Models\Device;
 use App\Models\TrailKind;
 use App\Models\VoiceClip;
+use App\Paper\Paper;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,8 +5,8 @@
     import type { CatchUpShown, KeptContent, SessionHeadView } from '../../types/session';
     import { dayMonth } from '../../shared/format';
     import Evidence from './Evidence.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
     import Remarks from './Remarks.svelte';
 
     interface Content {

@@ -3,8 +3,8 @@
     import type { PatientHead } from '../../types/pages';
     import type { DecideShown, KeptContent, SessionHeadView } from '../../types/session';
     import Evidence from './Evidence.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
     import PauseForm from '../PauseForm.svelte';
     import Remarks from './Remarks.svelte';
 

@@ -12,8 +12,8 @@
     import QrCode from '../QrCode.svelte';
     import SheetLinks from '../SheetLinks.svelte';
     import ToldRows from '../ToldRows.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
     import Remarks from './Remarks.svelte';
 
     interface Content {

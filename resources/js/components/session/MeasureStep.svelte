@@ -4,8 +4,8 @@
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, SessionHeadView } from '../../types/session';
     import MeasureDesk from '../measure/MeasureDesk.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
     import Remarks from './Remarks.svelte';
 
     interface Content {

@@ -7,8 +7,8 @@
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, NoteShown, SessionHeadView } from '../../types/session';
     import Field from '../Field.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
 
     interface Content {
         text: string;

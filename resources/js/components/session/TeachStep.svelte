@@ -9,8 +9,8 @@
     import type { PatientHead } from '../../types/pages';
     import type { KeptContent, SessionHeadView, TeachChoice, Tried } from '../../types/session';
     import RoomPlayer from '../RoomPlayer.svelte';
-    import KeptLine from './KeptLine.svelte';
-    import { KeptStep } from './kept.svelte';
+    import KeptLine from '../keeping/KeptLine.svelte';
+    import { KeptStep } from '../keeping/kept.svelte';
     import Remarks from './Remarks.svelte';
     import TriedList from './TriedList.svelte';
 

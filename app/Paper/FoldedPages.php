@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Device\Paper;
+namespace App\Paper;
 
 /** Which two pages lie side by side on each side of a sheet, so that a folded stack reads from front to back. */
 final class FoldedPages

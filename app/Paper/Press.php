@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Device\Paper;
+namespace App\Paper;
 
 use Dompdf\Dompdf;
 use Dompdf\Options;

@@ -20,9 +20,9 @@ interface Conflict<T> {
 }
 
 /**
- * What is typed in one step of a session. It is sent when the typing pauses; until the server has it, a copy stays on
- * this device, so that a closed tab, a lost network or an empty battery loses nothing. Where another device was faster,
- * both texts are shown and a person chooses.
+ * What is typed in one step of a session, or in a letter. It is sent when the typing pauses; until the server has it, a
+ * copy stays on this device, so that a closed tab, a lost network or an empty battery loses nothing. Where another
+ * device was faster, both texts are shown and a person chooses.
  */
 export class KeptStep<T extends object> {
     content = $state() as T;
@@ -111,6 +111,18 @@ export class KeptStep<T extends object> {
         } catch (problem) {
             this.failed(problem);
         }
+    }
+
+    /** The revision that the server has. */
+    get at(): number {
+        return this.revision;
+    }
+
+    /** What was typed is not wanted any more. */
+    forget(): void {
+        clearTimeout(this.timer);
+        this.state = 'kept';
+        this.writeLocal(null);
     }
 
     takeTheirs(): void {

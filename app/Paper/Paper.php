@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Device\Paper;
+namespace App\Paper;
 
 /** How the sheet is printed. */
 enum Paper: string
