@@ -37,6 +37,7 @@ use App\Http\Controllers\Record\CorrectionController;
 use App\Http\Controllers\Record\JoinRecordsController;
 use App\Http\Controllers\Record\LetterController;
 use App\Http\Controllers\Record\LetterDraftController;
+use App\Http\Controllers\Record\RecordFileController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RedFlagActionController;
 use App\Http\Controllers\ScreeningController;
@@ -109,6 +110,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
     });
     Route::get('/patients/new', [PatientController::class, 'create']);
     Route::post('/patients', [PatientController::class, 'store']);
+    Route::post('/patients/file', [RecordFileController::class, 'in']);
 
     Route::get('/exercises/{key?}', [ExercisesController::class, 'show'])->where('key', '[0-9a-z-]+');
     Route::get('/exercises/{key}/play', [ExercisesController::class, 'play'])->where('key', '[0-9a-z-]+');
@@ -151,6 +153,7 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
             Route::post('/drop', [CorrectionController::class, 'session']);
         });
         Route::get('/record', [RecordController::class, 'show']);
+        Route::post('/record.zip', [RecordFileController::class, 'out']);
         Route::put('/details', [RecordController::class, 'update']);
         Route::post('/handovers', [RecordController::class, 'handOver']);
         Route::get('/letters', [LetterController::class, 'index']);

@@ -1,6 +1,6 @@
 # Debian, Composer and npm packages: installs what is missing, or says exactly what is.
 
-DEBIAN_ALWAYS="curl mariadb-server php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-curl php8.2-intl php8.2-gd nginx-light"
+DEBIAN_ALWAYS="curl mariadb-server php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-curl php8.2-intl php8.2-gd php8.2-zip nginx-light"
 DEBIAN_TESTS="chromium poppler-utils oathtool python3-icalendar"
 # Chromium without a window: the browser tests go without it, and take longer.
 DEBIAN_QUICK="chromium-headless-shell"

@@ -62,6 +62,8 @@ php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[opcache.max_accelerated_files] = 20000
 php_admin_value[opcache.validate_timestamps] = 0
 php_admin_value[memory_limit] = 128M
+php_admin_value[upload_max_filesize] = 40M
+php_admin_value[post_max_size] = 42M
 php_admin_value[display_errors] = 0
 php_admin_value[expose_php] = 0
 CONF
@@ -75,6 +77,18 @@ write_nginx_configuration() {
 add_header X-Content-Type-Options nosniff always;
 add_header Referrer-Policy same-origin always;
 add_header Cross-Origin-Opener-Policy same-origin always;
+CONF
+  cat > "$DIR/nginx-php.conf" <<CONF
+include /etc/nginx/fastcgi_params;
+# Debian's parameters leave the port out; which hosts are ours is checked by the application.
+fastcgi_param HTTP_HOST \$http_host;
+fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+fastcgi_param SCRIPT_NAME /index.php;
+fastcgi_param HTTP_PROXY "";
+fastcgi_hide_header X-Content-Type-Options;
+fastcgi_hide_header Referrer-Policy;
+fastcgi_hide_header Cross-Origin-Opener-Policy;
+fastcgi_pass unix:$SOCKETS/php-fpm.sock;
 CONF
   cat > "$DIR/nginx.conf" <<CONF
 $user_line
@@ -121,15 +135,13 @@ http {
     location = /my.webmanifest { types {} default_type application/manifest+json; }
     location / { try_files \$uri /index.php?\$query_string; }
     location = /index.php {
-      include /etc/nginx/fastcgi_params;
-      # Debian's parameters leave the port out; which hosts are ours is checked by the application.
-      fastcgi_param HTTP_HOST \$http_host;
-      fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-      fastcgi_param HTTP_PROXY "";
-      fastcgi_hide_header X-Content-Type-Options;
-      fastcgi_hide_header Referrer-Policy;
-      fastcgi_hide_header Cross-Origin-Opener-Policy;
-      fastcgi_pass unix:$SOCKETS/php-fpm.sock;
+      include $DIR/nginx-php.conf;
+    }
+    # A whole record that is read in; everything else is small.
+    location = /patients/file {
+      client_max_body_size 42m;
+      client_body_timeout 60s;
+      include $DIR/nginx-php.conf;
     }
     location ~ \.php\$ { return 404; }
     location ~ /\. { return 404; }

@@ -221,6 +221,10 @@ return [
         'version' => 'Sheet :number, from :from, to be looked at together by :review', 'goal' => 'What for: :goal', 'needs' => 'You need: :things.', 'about' => 'about',
         'when-needed' => 'When you need it',
     ],
+    'copy' => [
+        'title' => 'My data', 'save' => 'Save a copy', 'file' => 'my-record.zip',
+        'about' => 'All that stands in your record here, as a file: tables that a spreadsheet opens, your letters, and a part that another clinic can read in. Keep it where nobody else reads it.',
+    ],
     'settings' => [
         'title' => 'Settings',
         'sound' => 'Sound',

@@ -35,7 +35,7 @@ final class LeavesTrail
     private const OF_NOBODY = ['exercises', 'routines', 'voice', 'account'];
 
     /** Files that are taken out of the clinic. */
-    private const FILES = ['sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf'];
+    private const FILES = ['sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf', 'record.zip'];
 
     public function __construct(private readonly Trail $trail)
     {
@@ -66,7 +66,7 @@ final class LeavesTrail
     {
         $response = $next($request);
         if (! self::isRefused($response) && ! self::isOfNobody($request) && ! self::onlyComputes($request)) {
-            $this->leave($request, in_array(basename($request->path()), self::FILES, true) ? TrailKind::Export : TrailKind::Read);
+            $this->leave($request, self::isFile($request) ? TrailKind::Export : TrailKind::Read);
         }
 
         return $response;
@@ -104,7 +104,7 @@ final class LeavesTrail
             if (self::isRefused($response)) {
                 DB::rollBack();
             } else {
-                $this->leave($request, TrailKind::Write);
+                $this->leave($request, self::isFile($request) ? TrailKind::Export : TrailKind::Write);
                 DB::commit();
             }
 
@@ -153,6 +153,11 @@ final class LeavesTrail
     private static function isRefused(Response $response): bool
     {
         return $response->getStatusCode() >= 400 || isset($response->exception);
+    }
+
+    private static function isFile(Request $request): bool
+    {
+        return in_array(basename($request->path()), self::FILES, true);
     }
 
     private static function isOfNobody(Request $request): bool

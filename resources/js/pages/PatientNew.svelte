@@ -4,6 +4,7 @@
     import { onMount, untrack } from 'svelte';
     import DateSlot from '../components/DateSlot.svelte';
     import Field from '../components/Field.svelte';
+    import FromFile from '../components/record/FromFile.svelte';
     import Room from '../components/Room.svelte';
     import { keeping } from '../lib/keeping';
     import type { PatientNewProps } from '../types/props';
@@ -132,4 +133,5 @@
             <Button type="submit" size="lg" disabled={form.processing}>Add and go to screening</Button>
         </div>
     </form>
+    <FromFile />
 </Room>

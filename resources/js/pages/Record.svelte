@@ -7,6 +7,7 @@
     import Away from '../components/record/Away.svelte';
     import Details from '../components/record/Details.svelte';
     import Responsible from '../components/record/Responsible.svelte';
+    import TakeOut from '../components/record/TakeOut.svelte';
     import RedFlagActions from '../components/RedFlagActions.svelte';
     import Room from '../components/Room.svelte';
     import Trail from '../components/Trail.svelte';
@@ -174,6 +175,7 @@
             <RedFlagActions {patient} flags={red_flags} {exercises} />
             <Details patientId={patient.id} {details} {time_zones} {languages} addedOn={added_on} />
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />
+            <TakeOut patientId={patient.id} />
             <Away patientId={patient.id} name={patient.name} {archived} {joins} />
         </div>
     </div>

@@ -49,7 +49,8 @@ final class RoomsTest extends TestCase
             'Language' => 'Models',
             'Paper' => '',
             'Letters' => 'Catalogue Facts Language Models Paper',
-            'Actions' => 'Facts Guard Language Letters Mail Models',
+            'Records' => 'Facts Models',
+            'Actions' => 'Facts Guard Language Letters Mail Models Records',
             'Feeds' => 'Facts Language Models',
             'Device' => 'Actions Catalogue Facts Guard Language Models Paper',
             'Pages/Shared' => 'Facts Models',
@@ -65,7 +66,8 @@ final class RoomsTest extends TestCase
             'Pages/Session' => 'Facts Language Models Pages/Measure Pages/Shared',
             'Pages/Week' => 'Facts Models',
             'Http' => 'Actions Catalogue Device Facts Feeds Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
-                .'Pages/Course Pages/Exercises Pages/Letters Pages/Measure Pages/Record Pages/Session Pages/Shared Pages/Week Paper',
+                .'Pages/Course Pages/Exercises Pages/Letters Pages/Measure Pages/Record Pages/Session Pages/Shared Pages/Week Paper '
+                .'Records',
             'Console' => 'Actions Facts Guard Language Models',
             'Providers' => 'Facts Guard Mail Models Policies',
         ],

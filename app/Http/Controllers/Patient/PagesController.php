@@ -15,6 +15,7 @@ use App\Models\Device;
 use App\Models\TrailKind;
 use App\Models\VoiceClip;
 use App\Paper\Paper;
+use App\Records\RecordZip;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -64,6 +65,15 @@ final class PagesController
         $trail->device($device, 'devices/sheet', TrailKind::Export);
 
         return response($pdf, 200, ['Content-Type' => 'application/pdf']);
+    }
+
+    /** A copy of everything that stands in the patient's record. */
+    public function record(#[CurrentUser('device')] Device $device, Trail $trail): Response
+    {
+        $bytes = RecordZip::of($device->patient);
+        $trail->device($device, 'devices/record', TrailKind::Export);
+
+        return response($bytes, 200, ['Content-Type' => 'application/zip']);
     }
 
     public function voice(#[CurrentUser('device')] Device $device): JsonResponse

@@ -22,7 +22,7 @@
 <li class="box" style:left="{left}%" style:width="{width}%" style:--row={appointment.row}>
     <button
         type="button"
-        class="{appointment.kind} {isMoving ? 'moving' : ''} {appointment.is_over ? 'over' : ''}"
+        class="on-paper {appointment.kind} {isMoving ? 'moving' : ''} {appointment.is_over ? 'over' : ''}"
         data-appointment={appointment.id}
         aria-label={words}
         aria-keyshortcuts={appointment.is_over ? undefined : 'ArrowLeft ArrowRight ArrowUp ArrowDown'}

@@ -62,7 +62,7 @@
                             style:left="{along(ruler, absence.from)}%"
                             style:width="{along(ruler, absence.to) - along(ruler, absence.from)}%"
                         >
-                            <button type="button" onclick={() => away(absence)}
+                            <button type="button" class="on-paper" onclick={() => away(absence)}
                                 >away{absence.reason ? `, ${absence.reason}` : ''}</button
                             >
                         </li>

@@ -2,6 +2,7 @@
     import { endSound } from '../../shared/quiet';
     import { onMount } from 'svelte';
     import Calendar from './Calendar.svelte';
+    import Copy from './Copy.svelte';
     import DeviceName from './DeviceName.svelte';
     import Messages from './Messages.svelte';
     import PinChange from './PinChange.svelte';
@@ -157,6 +158,7 @@
     </section>
     <Calendar />
     <Messages />
+    <Copy />
     <section class="card quiet">
         <h2>{t('patient.settings.devices')}</h2>
         {#if devices === null}<p class="small muted">{t('patient.settings.needs-network')}</p>{/if}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\Models\Appointment;
+use App\Models\AskedForm;
+use App\Models\CareSession;
+use App\Models\ChosenSymptom;
+use App\Models\Consent;
+use App\Models\Device;
+use App\Models\DiaryEntry;
+use App\Models\FindingReason;
+use App\Models\HabitTick;
+use App\Models\Handover;
+use App\Models\HomeCheck;
+use App\Models\Letter;
+use App\Models\LetterDraft;
+use App\Models\MadeDecision;
+use App\Models\Measurement;
+use App\Models\NewFinding;
+use App\Models\NoteAmendment;
+use App\Models\Pause;
+use App\Models\Practice;
+use App\Models\Programme;
+use App\Models\ProgrammeItem;
+use App\Models\ProgrammeVersion;
+use App\Models\PutOffPractice;
+use App\Models\RaisedRedFlag;
+use App\Models\RedFlagAction;
+use App\Models\Screening;
+use App\Models\ScreeningAnswer;
+use App\Models\SecondLook;
+use App\Models\SessionNote;
+use App\Models\SessionStep;
+use Illuminate\Database\Eloquent\Model;
+use Throwable;
+
+/** Whether every row that was read in can be opened: a word that none of ours is would break each page that shows it. */
+final class RecordOpens
+{
+    /** @var array<string, class-string<Model>> */
+    public const MODELS = [
+        'appointments' => Appointment::class,
+        'asked_forms' => AskedForm::class,
+        'care_sessions' => CareSession::class,
+        'chosen_symptoms' => ChosenSymptom::class,
+        'consents' => Consent::class,
+        'decisions' => MadeDecision::class,
+        'devices' => Device::class,
+        'diary_entries' => DiaryEntry::class,
+        'finding_reasons' => FindingReason::class,
+        'habit_ticks' => HabitTick::class,
+        'handovers' => Handover::class,
+        'home_checks' => HomeCheck::class,
+        'letter_drafts' => LetterDraft::class,
+        'letters' => Letter::class,
+        'measurements' => Measurement::class,
+        'new_findings' => NewFinding::class,
+        'note_amendments' => NoteAmendment::class,
+        'pauses' => Pause::class,
+        'practices' => Practice::class,
+        'programme_items' => ProgrammeItem::class,
+        'programme_versions' => ProgrammeVersion::class,
+        'programmes' => Programme::class,
+        'put_offs' => PutOffPractice::class,
+        'raised_red_flags' => RaisedRedFlag::class,
+        'red_flag_actions' => RedFlagAction::class,
+        'screening_answers' => ScreeningAnswer::class,
+        'screenings' => Screening::class,
+        'second_looks' => SecondLook::class,
+        'session_notes' => SessionNote::class,
+        'session_steps' => SessionStep::class,
+    ];
+
+    /**
+     * @param  list<int|string>  $ids  in order
+     *
+     * @throws BadRecord with the first row that cannot
+     */
+    public static function look(string $table, array $ids): void
+    {
+        $model = self::MODELS[$table];
+        $places = array_flip($ids);
+        foreach ($model::query()->withoutGlobalScopes()->whereIn('id', $ids)->lazy() as $row) {
+            try {
+                $row->attributesToArray();
+                if ($row instanceof ProgrammeItem) {
+                    $row->item();
+                }
+            } catch (Throwable $problem) {
+                $number = $places[$row->getKey()] + 1;
+                throw BadRecord::because("In record.json, $table, row $number: ".mb_substr(mb_scrub($problem->getMessage()), 0, 160));
+            }
+        }
+    }
+}
