@@ -19,6 +19,9 @@ use Illuminate\Support\Str;
  */
 final class RecordIn
 {
+    /** Ends the address of whoever is only a name. */
+    private const NOBODY = '@record.invalid';
+
     /** @var array<string, array<int, int|string>> id by number, by table */
     private array $ids = [];
 
@@ -64,6 +67,7 @@ final class RecordIn
             RecordOpens::look($table, array_values($this->ids[$table] ?? []));
         }
         $patient = Patient::query()->findOrFail($id);
+        RecordOpens::whole($patient);
         foreach ($patient->everySession()->with('note.amendments')->get() as $session) {
             foreach ([$session->note?->text, ...($session->note?->amendments->pluck('text')->all() ?? [])] as $text) {
                 NoteWords::keep($id, $patient->clinic_id, (string) $text);
@@ -77,15 +81,28 @@ final class RecordIn
     private function readPeople(): void
     {
         foreach ((array) $this->document['people'] as $index => $person) {
-            $known = $person['registration'] === null ? null : Practitioner::query()->where('clinic_id', $this->by->clinic_id)
-                ->where('name', $person['name'])->where('registration', $person['registration'])->value('id');
-            $this->people[$index + 1] = is_numeric($known) ? (int) $known : $this->insert('practitioners', $index + 1, [
+            $this->people[$index + 1] = $this->known($person) ?? $this->insert('practitioners', $index + 1, [
                 'clinic_id' => $this->by->clinic_id, 'name' => $person['name'], 'profession' => $person['profession'],
                 'registration' => $person['registration'], 'role' => 'practitioner', 'ended_at' => now(),
-                'email' => 'nobody-'.strtolower((string) Str::ulid()).'@record.invalid', 'password' => Hash::make(Str::random(40)),
+                'email' => 'nobody-'.strtolower((string) Str::ulid()).self::NOBODY, 'password' => Hash::make(Str::random(40)),
                 'created_at' => now(), 'updated_at' => now(),
             ]);
         }
+    }
+
+    /** @param  array<string, mixed>  $person */
+    private function known(array $person): ?int
+    {
+        if (! is_string($person['name']) || ! is_string($person['profession']) || ! (is_string($person['registration'] ?? ''))) {
+            throw BadRecord::because('In record.json, people: a name, profession or registration is no text.');
+        }
+        $found = Practitioner::query()->where('clinic_id', $this->by->clinic_id)->where('name', $person['name'])
+            ->where('registration', $person['registration'])
+            // Without a registration only who came in by a file before: a name alone is nobody.
+            ->when($person['registration'] === null, fn ($who) => $who->where('profession', $person['profession'])
+                ->where('email', 'like', '%'.self::NOBODY))->value('id');
+
+        return is_numeric($found) ? (int) $found : null;
     }
 
     /** @param  array<string, mixed>  $row */

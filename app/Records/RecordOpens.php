@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Facts\AskedForms;
+use App\Facts\EvidenceOf;
+use App\Facts\MeasureSheet;
+use App\Facts\OnFile;
+use App\Facts\PatientFactsOf;
 use App\Models\Appointment;
 use App\Models\AskedForm;
 use App\Models\CareSession;
@@ -21,6 +26,7 @@ use App\Models\MadeDecision;
 use App\Models\Measurement;
 use App\Models\NewFinding;
 use App\Models\NoteAmendment;
+use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\Practice;
 use App\Models\Programme;
@@ -34,6 +40,7 @@ use App\Models\ScreeningAnswer;
 use App\Models\SecondLook;
 use App\Models\SessionNote;
 use App\Models\SessionStep;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Throwable;
 
@@ -93,6 +100,34 @@ final class RecordOpens
                 $number = $places[$row->getKey()] + 1;
                 throw BadRecord::because("In record.json, $table, row $number: ".mb_substr(mb_scrub($problem->getMessage()), 0, 160));
             }
+        }
+    }
+
+    /**
+     * What the pages begin with.
+     *
+     * @throws BadRecord
+     */
+    public static function whole(Patient $patient): void
+    {
+        try {
+            $now = CarbonImmutable::now();
+            $patient->dayOf($now);
+            $patient->load('latestScreening.answers', 'activeProgramme.versions.items', 'openRedFlags', 'clinic');
+            $programmes = $patient->programmes()->with('versions.items')->get();
+            foreach ([null, ...$programmes->whereNotNull('closed_on')->all()] as $closed) {
+                $evidence = EvidenceOf::on(OnFile::patient($patient, $now, null, $closed));
+                $first = ($closed ?? $patient->activeProgramme)?->history()->firstDay();
+                if ($first !== null) {
+                    $evidence?->from($first);
+                }
+            }
+            PatientFactsOf::screened($patient, $now)->labels();
+            MeasureSheet::of($patient);
+            AskedForms::questionnaires($patient);
+            RecordTables::of($patient);
+        } catch (Throwable $problem) {
+            throw BadRecord::because('The record cannot be opened: '.mb_substr(mb_scrub($problem->getMessage()), 0, 160));
         }
     }
 }

@@ -123,6 +123,13 @@ await open(promised('red-flag'), '/screening');
 await shot(page, 'red-flag');
 await open(promised('not-screened'), '/screening');
 await shot(page, 'screening');
+if (wanted('letter')) {
+    await open(promised('step-up-with-recovery'), '/letters/progress');
+    const begin = page.getByRole('button', { name: /Begin\s+the progress letter/ });
+    if (await begin.isVisible()) await begin.click();
+    await page.getByLabel('Why', { exact: true }).waitFor();
+    await shot(page, 'letter');
+}
 await page.goto('/patients/new');
 await page.getByLabel('Name', { exact: true }).waitFor();
 if (only.length > 0) await shot(page, 'patient-new');
@@ -140,10 +147,12 @@ if (['brief', 'measure', 'decide'].some(wanted)) {
     await page.goto(`${session}measure`);
     await page.getByRole('button', { name: 'Tap at the start of each inhale' }).waitFor();
     await shot(page, 'measure');
-    await page.goto(`${session}decide`);
-    await page.getByText('step up', { exact: true }).first().click();
-    await page.getByText(/^kept at /).waitFor();
-    await shot(page, 'decide');
+    if (only.includes('decide')) {
+        await page.goto(`${session}decide`);
+        await page.getByText('step up', { exact: true }).first().click();
+        await page.getByText(/^kept at /).waitFor();
+        await shot(page, 'decide');
+    }
 }
 
 if (only.length === 0 || only.some((name) => name === 'access' || name.startsWith('my-'))) {

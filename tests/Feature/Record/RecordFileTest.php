@@ -22,6 +22,7 @@ use Carbon\CarbonImmutable;
 use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -145,7 +146,7 @@ final class RecordFileTest extends TestCase
             ['tables.programme_items.0.fields', ['technique' => 'no such'], 'In record.json, programme_items, row 1:'],
             ['tables.screening_answers.3.id', 9, 'In record.json, screening_answers, row 4: “id” must be 4.'],
             ['tables.programmes.0.outcome', 'gone', 'In record.json, programmes, row 1:'], ['tables.practices', 'x', '“practices” must be a list'],
-            ['tables.programme_versions.0.number', '1 or so', 'In record.json, programme_versions, row 1'], ['people.0.registration', 1.5, 'In record.json, “people”'],
+            ['tables.programme_versions.0.number', '1 or so', 'In record.json, programme_versions, row 1'], ['people.0.registration', 1.5, 'a name, profession or registration is no text'], ['patient.time_zone', 'Mars/Phobos', 'The record cannot be opened'], ['patient.day_start', 'noon', 'The record cannot be opened'],
         ] as [$where, $value, $why]) {
             $refused($this->edited($zip, $where, $value), $why, $where);
         }
@@ -171,6 +172,41 @@ final class RecordFileTest extends TestCase
                 self::assertStringEndsWith('Nothing of it is stored.', $problem->getMessage());
             }
         }
+    }
+
+    public function test_whatever_is_changed_in_it_is_refused_or_every_page_opens(): void
+    {
+        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
+        config(['mail.default' => 'outbox']);
+        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->whatTheDemoLacks();
+        $this->practitioner = Practitioner::query()->where('email', 'gwen@millrace.example')->sole();
+        $this->patient = SessionNote::query()->firstOrFail()->careSession->patient;
+        $this->actingAs($this->practitioner, 'practitioner');
+        $zip = RecordZip::of($this->patient);
+        // A table first, then a place in it: practices are many, and each of them is alike.
+        $places = array_values(collect(array_keys(Arr::dot(RecordOut::document($this->patient))))
+            ->groupBy(fn (string $place) => implode('.', array_slice(explode('.', $place), 0, 2)))->map->all()->all());
+        $values = [null, -1, 0, 1, 99_999_999, 1.5, '', 'x', '2026-13-01', 'Ω', true, [], ['x'], ['x' => ['y' => 1]], str_repeat('a', 300)];
+        mt_srand((int) (getenv('FUZZ_SEED') ?: 23));
+        $taken = 0;
+        for ($round = 0; $round < (int) (getenv('FUZZ_REQUESTS') ?: 40); $round++) {
+            $of = $places[mt_rand(0, count($places) - 1)];
+            $where = $of[mt_rand(0, count($of) - 1)];
+            $value = $values[mt_rand(0, count($values) - 1)];
+            try {
+                $copy = app(ReadRecord::class)($this->file($this->edited($zip, $where, $value)), $this->practitioner);
+            } catch (ValidationException) {
+                continue;
+            }
+            $taken++;
+            foreach (['', '/record', '/screening', '/measure', '/bench', '/letters', '/access'] as $page) {
+                $status = $this->get("/patients/{$copy->id}$page")->status();
+                self::assertSame(200, $status, "$where = ".json_encode($value)." on $page");
+            }
+            $this->get('/')->assertOk();
+        }
+        self::assertGreaterThan(0, $taken);
     }
 
     public function test_a_spreadsheet_does_nothing_with_what_was_typed(): void
