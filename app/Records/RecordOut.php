@@ -8,6 +8,7 @@ use App\Models\Casts\Sealed;
 use App\Models\Casts\SealedList;
 use App\Models\Patient;
 use Illuminate\Support\Facades\DB;
+use RuntimeException;
 use stdClass;
 
 /**
@@ -82,7 +83,11 @@ final class RecordOut
         } else {
             $query->whereIn($parent, array_keys($this->numbers[$this->carried->references[$table][$parent]] ?? []));
         }
-        $rows = $query->get(['id', ...$this->carried->columns[$table]]);
+        $rows = $query->limit(RecordShape::MOST + 1)->get(['id', ...$this->carried->columns[$table]]);
+        if ($rows->count() > RecordShape::MOST) {
+            // Rather no file than one that leaves something out.
+            throw new RuntimeException("A record with more than {$rows->count()} rows of $table is none of a person.");
+        }
         $this->numbers[$table] = [];
         foreach ($rows as $row) {
             $this->numbers[$table][$row->id] = count($this->numbers[$table]) + 1;

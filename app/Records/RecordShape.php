@@ -8,7 +8,7 @@ namespace App\Records;
 final class RecordShape
 {
     /** Rows of one table; more is no record of a person. */
-    private const MOST = 50000;
+    public const MOST = 50000;
 
     /**
      * @param  array<string, mixed>  $document

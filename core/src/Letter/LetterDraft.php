@@ -80,7 +80,11 @@ final class LetterDraft
             return [];
         }
         if ($evidence->practices === 0) {
-            return [$evidence->due === 0 ? '' : "None of the {$evidence->due} practices that were due has been recorded"];
+            return [match ($evidence->due) {
+                0 => '',
+                1 => 'The one practice that was due has not been recorded',
+                default => "None of the {$evidence->due} practices that were due has been recorded",
+            }];
         }
         $counted = $evidence->practices === 1 ? 'One practice is on record' : "{$evidence->practices} practices are on record";
 

@@ -82,6 +82,15 @@ final class LetterDraftTest extends TestCase
         );
     }
 
+    public function test_what_was_not_practised_is_said_plainly(): void
+    {
+        $said = fn (int $due): string => LetterDraft::of(
+            LetterKind::Progress, new LetterFacts('Osric Fenn', '3 May 1968', evidence: new Evidence([], $due, 0.0)),
+        )['practice'];
+        self::assertSame(['', 'The one practice that was due has not been recorded.'], [$said(0), $said(1)]);
+        self::assertSame('None of the 12 practices that were due has been recorded.', $said(12));
+    }
+
     public function test_whatever_the_record_holds_or_lacks_no_sentence_is_broken(): void
     {
         $random = new Randomizer(new Mt19937(25));

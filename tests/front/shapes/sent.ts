@@ -804,7 +804,16 @@ export type SentClinic = {
     }[];
     is_lead: boolean;
     letters: null | {
-        blocks: [];
+        blocks: [{
+            name: string;
+            text: string;
+        }, {
+            name: string;
+            text: string;
+        }, {
+            name: string;
+            text: string;
+        }];
         foot: string;
         head: string;
     };
@@ -1749,10 +1758,28 @@ export type SentLetters = {
             label: string;
             value: 'summary';
         }];
-        letters: [];
+        letters: {
+            by: string;
+            id: number;
+            kind: 'progress';
+            label: string;
+            on: string;
+            replaced_on: null;
+            sent: string;
+            to: string;
+        }[];
     };
     draft: null | {
-        blocks: [];
+        blocks: [{
+            name: string;
+            text: string;
+        }, {
+            name: string;
+            text: string;
+        }, {
+            name: string;
+            text: string;
+        }];
         is_to_other: boolean;
         kept: {
             by: string;
