@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { isCopied } from '../shared/clipboard';
     import { router } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import AskFirst from '../components/asking/AskFirst.svelte';
@@ -57,8 +58,7 @@
 
     async function copy(): Promise<void> {
         if (!new_link) return;
-        await navigator.clipboard.writeText(new_link.address);
-        copied = true;
+        copied = await isCopied(new_link.address);
     }
 
     const unreadable = (why: string): string =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { isCopied } from '../../shared/clipboard';
     import { router } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import type { AccountProps } from '../../types/account';
@@ -9,8 +10,7 @@
     let said = $state('');
 
     async function copy(address: string): Promise<void> {
-        await navigator.clipboard.writeText(address);
-        said = 'Copied.';
+        said = (await isCopied(address)) ? 'Copied.' : 'It cannot be copied here: mark it and copy it by hand.';
     }
 </script>
 

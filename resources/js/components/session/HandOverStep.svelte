@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { isCopied as couldCopy } from '../../shared/clipboard';
     import { Link } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
@@ -40,8 +41,7 @@
 
     async function copy(): Promise<void> {
         if (!link) return;
-        await navigator.clipboard.writeText(link.address);
-        isCopied = true;
+        isCopied = await couldCopy(link.address);
     }
 
     /** The link alone: nothing of the session is on that paper. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { isCopied } from '../../shared/clipboard';
     import { onMount } from 'svelte';
     import { api } from '../keeping/api';
     import { t } from '../words';
@@ -25,8 +26,7 @@
     }
 
     async function copy(address: string): Promise<void> {
-        await navigator.clipboard.writeText(address);
-        said = t('patient.calendar.copied');
+        said = (await isCopied(address)) ? t('patient.calendar.copied') : '';
     }
 
     async function file(): Promise<void> {
