@@ -35,7 +35,7 @@ Route::middleware('auth:device')->group(function () {
             Route::get("/$page", [PagesController::class, $page]);
         }
         Route::get('/sheet.pdf', [PagesController::class, 'sheetPdf']);
-        Route::get('/record.zip', [PagesController::class, 'record']);
+        Route::get('/record.zip', [PagesController::class, 'record'])->middleware('throttle:6,1');
         Route::get('/devices', [DeviceController::class, 'index']);
         Route::get('/calendar', [CalendarController::class, 'show']);
         Route::post('/calendar', [CalendarController::class, 'store']);

@@ -164,7 +164,7 @@ final readonly class LetterFactsOf
     {
         return array_values(
             $this->patient->openRedFlags()->limit(self::MOST_CONCERNS)->get()
-                ->map(fn (RaisedRedFlag $raised) => ucfirst($raised->flag->label()))->unique()->all(),
+                ->map(fn (RaisedRedFlag $raised) => $raised->label())->unique()->all(),
         );
     }
 

@@ -12,9 +12,9 @@ final class PatientMail extends PlainMail
     /** In the language that is spoken while it is made. */
     public static function link(Clinic $clinic, string $address, int $days): self
     {
-        $intro = (string) __('patient.mail.intro', ['clinic' => $clinic->name, 'days' => $days]);
+        $intro = (string) __('mail.intro', ['clinic' => $clinic->name, 'days' => $days]);
 
-        return new self($clinic, (string) __('patient.mail.title'), [$intro, $address, (string) __('patient.mail.not-you')]);
+        return new self($clinic, (string) __('mail.title'), [$intro, $address, (string) __('mail.not-you')]);
     }
 
     /**
@@ -23,8 +23,8 @@ final class PatientMail extends PlainMail
      */
     public static function appointment(Clinic $clinic, string $what, array $times, string $with, string $stop): self
     {
-        return new self($clinic, (string) __("patient.mail.appointment.$what", ['clinic' => $clinic->name]), [
-            (string) __('patient.mail.with', ['name' => $with]), implode("\n", $times), ...self::telephone($clinic), self::stop($stop),
+        return new self($clinic, (string) __("mail.appointment.$what", ['clinic' => $clinic->name]), [
+            (string) __('mail.with', ['name' => $with]), implode("\n", $times), ...self::telephone($clinic), self::stop($stop),
         ], $stop);
     }
 
@@ -39,11 +39,11 @@ final class PatientMail extends PlainMail
     /** @return list<string> */
     private static function telephone(Clinic $clinic): array
     {
-        return $clinic->telephone === null ? [] : [(string) __('patient.mail.telephone', ['number' => $clinic->telephone])];
+        return $clinic->telephone === null ? [] : [(string) __('mail.telephone', ['number' => $clinic->telephone])];
     }
 
     private static function stop(string $address): string
     {
-        return __('patient.mail.stop').' '.$address;
+        return __('mail.stop').' '.$address;
     }
 }

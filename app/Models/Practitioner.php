@@ -37,6 +37,9 @@ final class Practitioner extends Authenticatable
 
     protected $guarded = [];
 
+    /** Ends the address of whoever is only a name, from a record that came from elsewhere: nobody signs in with it. */
+    public const NOBODY = '@record.invalid';
+
     /** What is not there yet when an account begins. */
     protected $attributes = [
         'mails_reviews' => false, 'registration' => null, 'ended_at' => null, 'second_factor' => null, 'second_factor_at' => null,

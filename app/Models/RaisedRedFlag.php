@@ -26,6 +26,12 @@ final class RaisedRedFlag extends Row
 
     protected $table = 'raised_red_flags';
 
+    /** What was measured, where that is what raised it. */
+    public function label(): string
+    {
+        return ucfirst($this->detail ?? $this->flag->label());
+    }
+
     /** @return HasMany<RedFlagAction, $this> */
     public function actions(): HasMany
     {

@@ -23,14 +23,15 @@ final readonly class Carried
         'decisions' => [],
         'devices' => ['credential_hash', 'pin', 'wrong_pins', 'open_hash', 'open_until', 'revoked_at', 'last_seen_at', 'updated_at'],
         'consents' => [], 'practices' => ['uuid'], 'pauses' => [], 'second_looks' => [], 'diary_entries' => [], 'habit_ticks' => ['uuid'],
-        'home_checks' => ['uuid'], 'put_offs' => [], 'new_findings' => [], 'appointments' => [], 'handovers' => [], 'letters' => ['pdf'],
+        'home_checks' => ['uuid'], 'put_offs' => [], 'new_findings' => [], 'handovers' => [], 'letters' => ['pdf'],
         'letter_drafts' => [],
     ];
 
     /** @var array<string, string> tables with a patient's rows that stay behind, and why */
     public const LEFT = [
-        'access_links' => 'a secret', 'access_trail' => 'the clinic’s own', 'caseload_lines' => 'computed', 'note_words' => 'computed',
-        'kept_asides' => 'not yet part of the record', 'record_joins' => 'the clinic’s own',
+        'access_links' => 'a secret', 'appointments' => 'the clinic’s own calendar; what took place is a session',
+        'access_trail' => 'the clinic’s own', 'record_joins' => 'the clinic’s own', 'kept_asides' => 'not yet part of the record',
+        'caseload_lines' => 'computed', 'note_words' => 'computed',
     ];
 
     /** Of the patient's own row. */

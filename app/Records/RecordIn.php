@@ -19,9 +19,6 @@ use Illuminate\Support\Str;
  */
 final class RecordIn
 {
-    /** Ends the address of whoever is only a name. */
-    private const NOBODY = '@record.invalid';
-
     /** @var array<string, array<int, int|string>> id by number, by table */
     private array $ids = [];
 
@@ -84,7 +81,7 @@ final class RecordIn
             $this->people[$index + 1] = $this->known($person) ?? $this->insert('practitioners', $index + 1, [
                 'clinic_id' => $this->by->clinic_id, 'name' => $person['name'], 'profession' => $person['profession'],
                 'registration' => $person['registration'], 'role' => 'practitioner', 'ended_at' => now(),
-                'email' => 'nobody-'.strtolower((string) Str::ulid()).self::NOBODY, 'password' => Hash::make(Str::random(40)),
+                'email' => 'nobody-'.strtolower((string) Str::ulid()).Practitioner::NOBODY, 'password' => Hash::make(Str::random(40)),
                 'created_at' => now(), 'updated_at' => now(),
             ]);
         }
@@ -100,7 +97,7 @@ final class RecordIn
             ->where('registration', $person['registration'])
             // Without a registration only who came in by a file before: a name alone is nobody.
             ->when($person['registration'] === null, fn ($who) => $who->where('profession', $person['profession'])
-                ->where('email', 'like', '%'.self::NOBODY))->value('id');
+                ->where('email', 'like', '%'.Practitioner::NOBODY))->value('id');
 
         return is_numeric($found) ? (int) $found : null;
     }

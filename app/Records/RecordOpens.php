@@ -9,7 +9,6 @@ use App\Facts\EvidenceOf;
 use App\Facts\MeasureSheet;
 use App\Facts\OnFile;
 use App\Facts\PatientFactsOf;
-use App\Models\Appointment;
 use App\Models\AskedForm;
 use App\Models\CareSession;
 use App\Models\ChosenSymptom;
@@ -49,7 +48,6 @@ final class RecordOpens
 {
     /** @var array<string, class-string<Model>> */
     public const MODELS = [
-        'appointments' => Appointment::class,
         'asked_forms' => AskedForm::class,
         'care_sessions' => CareSession::class,
         'chosen_symptoms' => ChosenSymptom::class,

@@ -16,17 +16,6 @@ return [
         'wait' => 'Too many tries. Wait :minutes min, then try again.',
         'device' => 'Device',
     ],
-    'mail' => [
-        'title' => 'Your home practice',
-        'intro' => ':clinic has made a page for your home practice. Open this address on the device on which you want to practise; it works once, for :days days:',
-        'not-you' => 'If you do not know why you get this, do nothing, or tell the clinic.',
-        'appointment' => [
-            'made' => 'An appointment at :clinic', 'moved' => 'Your appointment at :clinic is at another time', 'another' => 'Your appointment at :clinic is with somebody else',
-            'cancelled' => 'Your appointment at :clinic does not take place', 'tomorrow' => 'Tomorrow: your appointment at :clinic',
-        ],
-        'with' => 'With :name:', 'telephone' => 'If that does not suit you, call :number.',
-        'stop' => 'No more messages like this:',
-    ],
     'messages' => [
         'title' => 'Messages',
         'about' => 'By e-mail, to :email. They say when, and nothing of how you are.',
@@ -223,6 +212,7 @@ return [
     ],
     'copy' => [
         'title' => 'My data', 'save' => 'Save a copy', 'file' => 'my-record.zip',
+        'failed' => 'The copy could not be made. It needs a network; if there is one, wait a minute and try again.',
         'about' => 'All that stands in your record here, as a file: tables that a spreadsheet opens, your letters, and a part that another clinic can read in. Keep it where nobody else reads it.',
     ],
     'settings' => [

@@ -23,7 +23,7 @@ final class SignLetter
     {
         return DB::transaction(function () use ($patient, $kind, $by, $revision) {
             Patient::query()->whereKey($patient->id)->lockForUpdate()->value('id');
-            $draft = WriteLetter::of($patient, $kind) ?? abort(404);
+            $draft = WriteLetter::open($patient, $kind);
             self::look($draft, $revision);
             $now = CarbonImmutable::now();
             $paper = self::paper($patient, $draft, $by, $now);

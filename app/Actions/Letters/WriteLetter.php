@@ -12,6 +12,7 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 use IvoryPace\Letter\LetterDraft;
 use IvoryPace\Letter\LetterKind;
 
@@ -40,12 +41,14 @@ final class WriteLetter
      * @param  array{addressee: string, parts: array<string, string>, with_course: bool}  $content
      * @param  int  $revision  the one that it was typed over
      * @return array{kept: bool, draft: Draft} not kept when somebody else was faster
+     *
+     * @throws ValidationException
      */
     public function keep(Patient $patient, LetterKind $kind, Practitioner $by, array $content, int $revision): array
     {
         return DB::transaction(function () use ($patient, $kind, $by, $content, $revision) {
             Patient::query()->whereKey($patient->id)->lockForUpdate()->value('id');
-            $draft = self::of($patient, $kind) ?? abort(404);
+            $draft = self::open($patient, $kind);
             if ($draft->revision !== $revision) {
                 return ['kept' => false, 'draft' => $draft];
             }
@@ -61,6 +64,14 @@ final class WriteLetter
         $of = LetterFactsOf::patient($patient, CarbonImmutable::now());
 
         return $kind === LetterKind::Summary ? SummaryWords::parts($of) : LetterDraft::of($kind, $of->facts());
+    }
+
+    /** @throws ValidationException where it was signed or thrown away meanwhile, as seen after Back */
+    public static function open(Patient $patient, LetterKind $kind): Draft
+    {
+        return self::of($patient, $kind) ?? throw ValidationException::withMessages(
+            ['revision' => 'This letter is not being written any more: it was signed, or thrown away. Look under Letters.'],
+        );
     }
 
     public static function of(Patient $patient, LetterKind $kind): ?Draft

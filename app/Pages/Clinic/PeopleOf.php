@@ -22,7 +22,9 @@ final class PeopleOf
     {
         $isLead = $who->role === Role::Lead;
         $zone = $who->clinic->time_zone;
-        $people = Practitioner::query()->where('clinic_id', $who->clinic_id)->orderByRaw('ended_at is not null')->orderBy('name')
+        $people = Practitioner::query()->where('clinic_id', $who->clinic_id)
+            // Who came with a record from elsewhere never worked here.
+            ->where('email', 'not like', '%'.Practitioner::NOBODY)->orderByRaw('ended_at is not null')->orderBy('name')
             ->limit(self::MOST)->get();
         $patients = Patient::query()->where('clinic_id', $who->clinic_id)->groupBy('practitioner_id')
             ->selectRaw('practitioner_id, count(*) as many')->pluck('many', 'practitioner_id');

@@ -74,7 +74,7 @@ final class RecordOf
                     'query' => $version->programme->closed_on === null ? '' : "?programme={$version->programme_id}",
                 ]),
             'lifted' => PausesOf::lifted($patient),
-            'practices' => $patient->practices()->count(),
+            'practices' => $patient->practices()->count(), 'letters' => $patient->letters()->count(),
             'archived' => $patient->archived_at === null ? null : ['on' => $day($patient->archived_at),
                 'reason' => $patient->archive_reason],
             'joins' => RecordJoin::query()->where('older_id', $patient->id)->with('practitioner')->orderByDesc('id')->limit(10)->get()

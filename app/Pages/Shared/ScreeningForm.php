@@ -84,7 +84,7 @@ final class ScreeningForm
             ->sortBy(fn (RaisedRedFlag $raised) => self::isOpen($raised) ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
                 'is_open' => self::isOpen($raised), 'pauses' => $raised->flag->pauses(),
                 'id' => $raised->id,
-                'label' => ucfirst($raised->detail ?? $raised->flag->label()),
+                'label' => $raised->label(),
                 'raised' => match ($raised->source) {
                     'home' => 'answered at home',
                     'measured' => 'measured',

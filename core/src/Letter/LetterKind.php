@@ -49,9 +49,13 @@ enum LetterKind: string
         };
     }
 
-    /** @return list<LetterPart> that the record cannot fill and without which it is no such letter */
+    /** @return list<LetterPart> without which it is no such letter; the record may have nothing for them */
     public function needs(): array
     {
-        return $this === self::Onward ? [LetterPart::Asked] : [];
+        return match ($this) {
+            self::Onward => [LetterPart::Asked],
+            self::Discharge => [LetterPart::Outcome],
+            default => [],
+        };
     }
 }

@@ -28,6 +28,7 @@
         sessions,
         versions,
         practices,
+        letters,
         archived,
         joins,
         lifted,
@@ -100,7 +101,9 @@
                 <p class="border-t border-rule py-1.5">
                     <Link class="linklike" href="/patients/{patient.id}"
                         >{plural(practices, 'practice', 'practices')} on the Course</Link
-                    >
+                    >{#if letters > 0}<Link class="linklike ml-6" href="/patients/{patient.id}/letters"
+                            >{plural(letters, 'signed letter', 'signed letters')}</Link
+                        >{/if}
                 </p>
             </section>
             <section aria-labelledby="measured">

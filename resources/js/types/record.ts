@@ -70,6 +70,8 @@ export interface RecordProps {
     /** Pauses that were lifted, and what was found. */
     lifted: LiftedPause[];
     practices: number;
+    /** Signed ones. */
+    letters: number;
     archived: { on: string; reason: string | null } | null;
     joins: { on: string; by: string; reason: string }[];
     responsible: Person;

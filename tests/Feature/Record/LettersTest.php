@@ -73,6 +73,7 @@ final class LettersTest extends TestCase
         $this->post("{$this->url()}/{$letter->id}/sent", ['how' => ''])->assertSessionHasErrors(['how' => 'Say how it was sent, as “by post”.']);
         $this->post("{$this->url()}/{$letter->id}/sent", ['how' => 'by post'])->assertSessionHasNoErrors();
         $this->post("{$this->url()}/{$letter->id}/sent", ['how' => 'by boat'])->assertSessionHasErrors('how');
+        $this->get("/patients/{$this->patient->id}/record")->assertInertia(fn ($page) => $page->where('letters', 1));
         $this->get($this->url())->assertInertia(fn ($page) => $page->where('all.letters.0.to', 'Dr Ada Fenn')
             ->where('all.letters.0.sent', 'sent 24 Oct 2026, by post, by Nora Ashgrove'));
         self::assertSame(3, TrailEntry::query()->where('kind', 'export')->count(), 'what was taken out stands in the trail');
@@ -135,6 +136,8 @@ final class LettersTest extends TestCase
         self::assertStringContainsString('What was practised at the end:', $parts['programme']);
         // Three a day for twenty days, and not the two hundred since.
         self::assertSame('None of the 60 practices that were due has been recorded.', $parts['practice']);
+        $this->keep('discharge', ['outcome' => ''], 1, 'Dr Fenn')->assertOk();
+        $this->sign('discharge', 2)->assertUnprocessable()->assertJsonPath('message', '“What became of it” is empty. Write it, then sign.');
         self::assertLessThanOrEqual(2, $this->pages((string) $this->get("{$this->url()}/discharge/draft.pdf")->assertOk()->getContent()));
     }
 
@@ -174,7 +177,9 @@ final class LettersTest extends TestCase
         $this->post($this->url(), ['kind' => ['progress']])->assertSessionHasErrors('kind');
         $this->delete("{$this->url()}/progress")->assertRedirect($this->url());
         $this->get("{$this->url()}/progress")->assertRedirect($this->url());
-        $this->postJson("{$this->url()}/progress/signature", ['revision' => 1])->assertNotFound();
+        $this->postJson("{$this->url()}/progress/signature", ['revision' => 1])->assertUnprocessable()
+            ->assertJsonPath('message', 'This letter is not being written any more: it was signed, or thrown away. Look under Letters.');
+        $this->postJson("{$this->url()}/nothing/signature", ['revision' => 1])->assertNotFound();
     }
 
     public function test_every_kind_is_written_before_there_is_anything_to_tell(): void

@@ -116,7 +116,11 @@ final class RecordFileTest extends TestCase
         $this->upload($zip)->assertSessionHasNoErrors();
         $name = Practitioner::query()->where('clinic_id', $other->clinic_id)->where('email', 'like', '%@record.invalid')->sole();
         self::assertSame(['Nora Ashgrove', true], [$name->name, $name->ended_at !== null]);
-        self::assertSame(2, TrailEntry::query()->where('what', 'patients/file')->where('kind', 'write')->count());
+        $this->get('/clinic')->assertInertia(fn ($page) => $page->where('people', fn ($people) => ! collect($people)->contains('id', $name->id)));
+        // Once more: the same name, and it is said that the record is here already.
+        self::assertStringContainsString('Another record here has this name and date of birth', (string) $this->upload($zip)->getSession()->get('flash'));
+        self::assertSame(1, Practitioner::query()->where('clinic_id', $other->clinic_id)->where('email', 'like', '%@record.invalid')->count());
+        self::assertSame(3, TrailEntry::query()->where('what', 'patients/file')->where('kind', 'write')->count());
     }
 
     public function test_a_file_that_is_damaged_or_made_up_is_refused_whole_with_its_reason(): void

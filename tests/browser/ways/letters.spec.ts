@@ -63,6 +63,14 @@ test('a letter is filled, edited, kept over a reload, signed and sent, with the 
         await page.setViewportSize({ width, height: 800 });
         await expectToFit(page);
     }
+
+    // Back shows the page as it was left; what is typed there now goes nowhere, and that is said.
+    await page.setViewportSize({ width: 1280, height: 800 });
     await page.goBack();
-    await expect(page).toHaveURL(/\/letters/);
+    const sign = page.getByRole('button', { name: 'Sign the letter' });
+    await expect(sign.or(page.getByText('Signed', { exact: true }))).toBeVisible();
+    if (await sign.isVisible()) {
+        await sign.click();
+        await expect(page.getByRole('alert')).toContainText('This letter is not being written any more');
+    }
 });

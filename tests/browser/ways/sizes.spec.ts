@@ -29,15 +29,24 @@ test('no page of the practitioner is wider than the screen', async ({ page }) =>
     const pages = [
         '/',
         `${record}`,
-        ...['screening', 'measure', 'bench', 'access', 'record', 'versions/1', 'join'].map(
-            (each) => `${record}/${each}`,
-        ),
+        ...[
+            'screening',
+            'measure',
+            'bench',
+            'access',
+            'record',
+            'versions/1',
+            'join',
+            'letters',
+            'letters/summary',
+        ].map((each) => `${record}/${each}`),
     ];
     const found: string[] = [];
     for (const address of [
         ...pages,
         '/exercises',
         '/exercises/square',
+        '/routines/trunk-and-ribs',
         '/week',
         '/clinic',
         '/patients/new',

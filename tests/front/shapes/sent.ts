@@ -2051,6 +2051,7 @@ export type SentRecord = {
         label: string;
         value: 'en';
     }];
+    letters: number;
     lifted: {
         by: string;
         found: string;

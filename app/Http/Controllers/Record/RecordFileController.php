@@ -38,7 +38,16 @@ final class RecordFileController
         abort_unless($file instanceof UploadedFile, 422);
         $patient = $read($file->getPathname(), $by);
 
-        return redirect("/patients/{$patient->id}/record")
-            ->with('flash', "The record of {$patient->name} is read in. Devices were left behind: make a new link under Access.");
+        $said = "The record of {$patient->name} is read in. Devices and appointments were left behind: make a new link under Access.";
+
+        return redirect("/patients/{$patient->id}/record")->with('flash', $said.(
+            self::isHereTwice($patient) ? ' Another record here has this name and date of birth: join the two below.' : ''
+        ));
+    }
+
+    private static function isHereTwice(Patient $patient): bool
+    {
+        return Patient::query()->where('clinic_id', $patient->clinic_id)->where('name', $patient->name)
+            ->where('birth_date', $patient->birth_date->format('Y-m-d'))->whereKeyNot($patient->id)->exists();
     }
 }

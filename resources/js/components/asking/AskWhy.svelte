@@ -5,7 +5,7 @@
     import Field from '../Field.svelte';
     import Ask from './Ask.svelte';
 
-    /** A mistake is taken back, with its reason. */
+    /** Something is done with a word of one's own: a mistake is taken back, with its reason. */
     interface Props {
         url: string;
         /** What opens it, and of what it is for those who do not see where it stands. */
@@ -15,13 +15,30 @@
         text: string;
         button: string;
         also?: Record<string, string>;
+        /** What is asked, where it is not why. */
+        name?: string;
+        label?: string;
+        hint?: string;
+        longest?: number;
     }
 
-    let { url, opener, of = '', title, text, button, also = {} }: Props = $props();
+    let {
+        url,
+        opener,
+        of = '',
+        title,
+        text,
+        button,
+        also = {},
+        name = 'reason',
+        label = 'Why',
+        hint = '',
+        longest = 500,
+    }: Props = $props();
 
     const id = $props.id();
     let open = $state(false);
-    const form = useForm<Record<string, string>>(untrack(() => ({ reason: '', ...also })));
+    const form = useForm<Record<string, string>>(untrack(() => ({ [name]: '', ...also })));
     const problem = $derived(Object.values(form.errors)[0]);
 
     function submit(event: SubmitEvent): void {
@@ -48,12 +65,12 @@
 <Ask bind:open {title}>
     <form onsubmit={submit} novalidate class="mt-2 grid gap-3 text-left">
         <p class="text-muted">{text}</p>
-        <Field id="{id}-reason" label="Why" error={problem}
+        <Field id="{id}-word" {label} {hint} error={problem}
             >{#snippet children(attributes)}<Textarea
                     rows={2}
-                    maxlength={500}
+                    maxlength={longest}
                     class="w-full"
-                    bind:value={form.reason}
+                    bind:value={form[name]}
                     {...attributes}
                 />{/snippet}</Field
         >

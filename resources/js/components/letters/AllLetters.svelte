@@ -1,8 +1,8 @@
 <script lang="ts">
     import { Link, router } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
+    import AskWhy from '../asking/AskWhy.svelte';
     import type { LettersShown } from '../../types/letters';
-    import Sent from './Sent.svelte';
 
     /** Letters that were signed, and which can be written. */
     let { url, letters, kinds }: LettersShown & { url: string } = $props();
@@ -31,7 +31,18 @@
                     </p>{/if}
                 <p class="flex flex-wrap items-baseline gap-x-5 text-[0.95rem] print:hidden">
                     {#if letter.sent}<span class="text-muted">{letter.sent}</span>
-                    {:else}<Sent url="{url}/{letter.id}/sent" of="{letter.label} of {letter.on}" />{/if}
+                    {:else}<AskWhy
+                            url="{url}/{letter.id}/sent"
+                            opener="It was sent"
+                            of="{letter.label} of {letter.on}"
+                            title="How was it sent?"
+                            text="It is noted with today’s date and your name, and stays."
+                            button="Note it"
+                            name="how"
+                            label="How"
+                            hint="As: by post, handed over, by secure mail"
+                            longest={120}
+                        />{/if}
                     <a class="linklike" href="{url}/{letter.id}/letter.txt">As plain text</a>
                     {#if !letter.replaced_on}<button
                             type="button"

@@ -12,7 +12,7 @@
         try {
             await api.save('record.zip', t('patient.copy.file'));
         } catch {
-            trouble = t('patient.settings.needs-network');
+            trouble = t('patient.copy.failed');
         } finally {
             isBusy = false;
         }
