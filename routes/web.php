@@ -21,6 +21,7 @@ use App\Http\Controllers\Clinic\ExercisesController;
 use App\Http\Controllers\Clinic\OutboxPageController;
 use App\Http\Controllers\Clinic\OwnExerciseController;
 use App\Http\Controllers\Clinic\PeopleController;
+use App\Http\Controllers\Clinic\QuestionnaireController;
 use App\Http\Controllers\Clinic\RoutineController;
 use App\Http\Controllers\Clinic\TemplateController;
 use App\Http\Controllers\Clinic\VoiceController;
@@ -121,6 +122,11 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
     });
     Route::post('/templates', [TemplateController::class, 'store']);
     Route::delete('/templates/{ownTemplate}', [TemplateController::class, 'destroy'])->middleware('can:change,ownTemplate');
+    Route::post('/questionnaires', [QuestionnaireController::class, 'store']);
+    Route::middleware('can:change,ownQuestionnaire')->group(function () {
+        Route::get('/questionnaires/{ownQuestionnaire}/file', [QuestionnaireController::class, 'show']);
+        Route::delete('/questionnaires/{ownQuestionnaire}', [QuestionnaireController::class, 'destroy']);
+    });
     Route::post('/routines/answer', [RoutineController::class, 'answer']);
     Route::post('/routines', [RoutineController::class, 'store']);
     Route::get('/routines/{key}', [RoutineController::class, 'show'])->where('key', '[0-9a-z-]+');

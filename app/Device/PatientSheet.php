@@ -35,6 +35,14 @@ final class PatientSheet
         return Press::pdf(self::html($version, $patient, $paper), $paper);
     }
 
+    /** @return array<string, string> the sheet of what is practised now, as it lies in a file with the whole record */
+    public static function files(Patient $patient): array
+    {
+        $version = $patient->loadMissing('clinic', 'activeProgramme.versions.items')->activeProgramme?->latestVersion();
+
+        return $version === null ? [] : ['sheets/1.pdf' => self::pdf($version, $patient)];
+    }
+
     /** As it is printed. A practitioner prints it too: it speaks to the patient all the same. */
     public static function html(ProgrammeVersion $version, Patient $patient, Paper $paper = Paper::A4): string
     {

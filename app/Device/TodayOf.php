@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Device;
 
-use App\Facts\AskedForms;
 use App\Facts\Calendar\AppointmentsOf;
 use App\Facts\Calendar\PracticesOfDay;
+use App\Facts\FormText;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Programme;
@@ -52,7 +52,7 @@ final class TodayOf
             ...self::help($patient),
             'rules' => self::rules(),
             'asked' => $patient->askedForms()->waitingOnDevice()->orderBy('asked_at')->limit(10)->get()
-                ->map(fn (AskedForm $form) => [...AskedForms::view($form), 'answered' => $form->answered]),
+                ->map(fn (AskedForm $form) => [...FormText::view($form), 'answered' => $form->answered]),
             'appointment' => self::appointment($patient, $now),
             'check_due' => $versions !== [] && WeeklyCheck::isDue(self::lastCheck($patient), $today),
             'days' => array_map(fn (PatientDay $day) => self::day($patient, $programme, $day), $days),

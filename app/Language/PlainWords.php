@@ -32,6 +32,20 @@ final class PlainWords
         return $prescription->own->name ?? (string) __(PlainName::of($prescription));
     }
 
+    /** As colleagues say it: "Extended exhale 4:0:6:1, lying on the back: waking 06:00–09:00; bedtime 21:00–23:00". */
+    public static function prescribed(Item $item): string
+    {
+        $when = array_map(self::anchor(...), $item->plan->slots ?? []);
+        $name = $item->name();
+        $summary = $item->summary();
+
+        return (str_starts_with($summary, $name) ? $summary : "$name, $summary").match (true) {
+            $when !== [] => ': '.implode('; ', $when),
+            $item->asNeeded !== null => ': when it is needed',
+            default => '',
+        };
+    }
+
     /**
      * Everything that is needed, each once.
      *

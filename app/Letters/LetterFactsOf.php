@@ -22,7 +22,6 @@ use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Letter\LetterFacts;
 use IvoryPace\Letter\MeasuredTwice;
 use IvoryPace\Numbers;
-use IvoryPace\Programme\Item;
 use IvoryPace\Progress\ThenNow;
 
 /** What a letter may tell of a patient, from rows: of the running programme, or of the last that was closed. */
@@ -73,7 +72,8 @@ final readonly class LetterFactsOf
             evidence: $first === null ? null : $this->evidence?->from($first),
             beforePractice: $this->beforePractice(),
             stops: $this->stops(),
-            programme: $items === null ? [] : array_values($items->map(fn (ProgrammeItem $row) => self::exercise($row->item()))->all()),
+            programme: $items === null ? []
+                : array_values($items->map(fn (ProgrammeItem $row) => PlainWords::prescribed($row->item()))->all()),
             from: $version?->in_force_from->format('j M Y'),
             paused: $closed ? [] : $this->paused(),
             concerns: $this->concerns(),
@@ -82,20 +82,6 @@ final readonly class LetterFactsOf
             review: $closed ? null : $version?->review_on->format('j M Y'),
             appointment: AppointmentsOf::next($patient, $this->now)['words'] ?? null,
         );
-    }
-
-    /** "Extended exhale 4:0:6:1, lying on the back: waking 06:00–09:00; bedtime 21:00–23:00". */
-    private static function exercise(Item $item): string
-    {
-        $when = array_map(PlainWords::anchor(...), $item->plan->slots ?? []);
-        $name = $item->name();
-        $summary = $item->summary();
-
-        return (str_starts_with($summary, $name) ? $summary : "$name, $summary").match (true) {
-            $when !== [] => ': '.implode('; ', $when),
-            $item->asNeeded !== null => ': when it is needed',
-            default => '',
-        };
     }
 
     /** @return list<MeasuredTwice> */

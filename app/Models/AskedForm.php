@@ -9,6 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use IvoryPace\Assessment\Form;
 
 /**
  * A screening or a questionnaire that was asked: on the patient's own device, or in the room. What is answered is kept
@@ -17,10 +18,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property string $patient_id
  * @property string $form
+ * @property array<array-key, mixed>|null $asked the questions of one that the clinic brought along, as they were asked
  * @property string $answered_on device or room
  * @property int $practitioner_id
  * @property CarbonImmutable $asked_at
- * @property array<string, int|bool>|null $answers by key of the question
+ * @property array<array-key, int|string>|null $answers by key of the question
  * @property int $answered
  * @property float|null $score
  * @property int $missing
@@ -42,6 +44,8 @@ final class AskedForm extends Row
 
     protected $table = 'asked_forms';
 
+    protected $attributes = ['asked' => null];
+
     /** @return BelongsTo<Patient, $this> */
     public function patient(): BelongsTo
     {
@@ -59,6 +63,12 @@ final class AskedForm extends Row
         return $this->form === self::SCREENING;
     }
 
+    /** Its questions, where the clinic brought it along. */
+    public function own(): ?Form
+    {
+        return $this->asked === null ? null : Form::read($this->asked);
+    }
+
     /** @param  Builder<AskedForm>  $query  not answered yet, on the patient's device */
     public function scopeWaitingOnDevice(Builder $query): void
     {
@@ -70,7 +80,7 @@ final class AskedForm extends Row
     {
         return [
             'asked_at' => 'immutable_datetime', 'completed_at' => 'immutable_datetime', 'settled_at' => 'immutable_datetime',
-            'answers' => SealedList::class, 'score' => 'float',
+            'asked' => 'array', 'answers' => SealedList::class, 'score' => 'float',
         ];
     }
 }

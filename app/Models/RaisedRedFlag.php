@@ -32,6 +32,12 @@ final class RaisedRedFlag extends Row
         return ucfirst($this->detail ?? $this->flag->label());
     }
 
+    /** Nobody has said that practice may go on. */
+    public function isOpen(): bool
+    {
+        return $this->actions->every(fn (RedFlagAction $action) => $action->outcome === RedFlagAction::WAITING);
+    }
+
     /** @return HasMany<RedFlagAction, $this> */
     public function actions(): HasMany
     {

@@ -12,6 +12,7 @@ use App\Models\CareSession;
 use App\Models\Clinic;
 use App\Models\NoteAmendment;
 use App\Models\OwnExercise;
+use App\Models\OwnQuestionnaire;
 use App\Models\OwnRoutine;
 use App\Models\OwnTemplate;
 use App\Models\Patient;
@@ -35,6 +36,7 @@ final class AppServiceProvider extends ServiceProvider
     /** Of whose rows the trail keeps what was and what became. */
     private const FOLLOWED = [
         Patient::class, Clinic::class, Practitioner::class, OwnExercise::class, OwnRoutine::class, OwnTemplate::class,
+        OwnQuestionnaire::class,
     ];
 
     public function register(): void
@@ -62,6 +64,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::policy(OwnExercise::class, OwnWorkPolicy::class);
         Gate::policy(OwnRoutine::class, OwnWorkPolicy::class);
         Gate::policy(OwnTemplate::class, OwnWorkPolicy::class);
+        Gate::policy(OwnQuestionnaire::class, OwnWorkPolicy::class);
         Gate::define(
             'lead',
             fn (Practitioner $practitioner) => $practitioner->role === Role::Lead

@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Facts\AskedForms;
 use App\Facts\EvidenceOf;
+use App\Facts\FormText;
 use App\Facts\MeasureSheet;
 use App\Facts\OnFile;
 use App\Facts\PatientFactsOf;
@@ -93,6 +94,9 @@ final class RecordOpens
                 $row->attributesToArray();
                 if ($row instanceof ProgrammeItem) {
                     $row->item();
+                }
+                if ($row instanceof AskedForm) {
+                    FormText::said($row);
                 }
             } catch (Throwable $problem) {
                 $number = $places[$row->getKey()] + 1;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Fhir\PatientBundle;
 use App\Models\Patient;
 use JsonException;
 use RuntimeException;
@@ -21,15 +22,20 @@ final class RecordZip
     /** Bytes when unpacked. */
     private const MOST_BYTES = 40_000_000;
 
-    /** @return string the bytes of the file */
-    public static function of(Patient $patient): string
+    /**
+     * @param  array<string, string>  $sheets  bytes by name of the file, as "sheets/1.pdf"; nothing is read back from them
+     * @return string the bytes of the file
+     */
+    public static function of(Patient $patient, array $sheets = []): string
     {
         $files = [
-            self::DOCUMENT => self::json(RecordOut::document($patient)), ...RecordTables::of($patient),
+            self::DOCUMENT => self::json(RecordOut::document($patient)), 'fhir.json' => self::json(PatientBundle::of($patient)),
+            ...RecordTables::of($patient),
         ];
         foreach (RecordOut::papers($patient) as $number => $bytes) {
             $files["letters/$number.pdf"] = $bytes;
         }
+        $files += $sheets;
         $files = [self::MANIFEST => self::json([
             'format' => RecordOut::FORMAT, 'version' => RecordOut::VERSION,
             'sha256' => array_map(fn (string $bytes) => hash('sha256', $bytes), $files),
@@ -110,7 +116,7 @@ final class RecordZip
             $stat = $zip->statIndex($index);
             // What cannot be asked has no name.
             $name = (string) $zip->getNameIndex($index);
-            if (preg_match('#^(?:letters/)?[a-z0-9-]+\.[a-z]{3,4}$#D', $name) !== 1) {
+            if (preg_match('#^(?:(?:letters|sheets)/)?[a-z0-9-]+\.[a-z]{3,4}$#D', $name) !== 1) {
                 throw BadRecord::because('“'.mb_substr(mb_scrub($name), 0, 60).'” has a name that no file of a record has.');
             }
             $bytes += (int) ($stat['size'] ?? 0);

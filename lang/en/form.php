@@ -7,7 +7,8 @@ return [
     'taken-back' => 'Your practitioner has taken these questions back. Nothing is left to do.',
     'completed' => 'These questions were answered already.',
     'open' => '{1} One question is open.|[2,*] :count questions are open.',
-    'outside' => 'An answer is outside 0 to :most. Choose one of those shown.',
+    'outside' => 'An answer is outside :least to :most. Choose one of those shown.',
+    'too-long' => 'An answer in words has at most :most characters.',
     'screening' => [
         'title' => 'Before we begin',
         'intro' => 'These questions tell your practitioner what is safe for you. Answer yes when you are not sure. Your practitioner goes through the answers with you.',

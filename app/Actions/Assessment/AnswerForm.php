@@ -6,14 +6,19 @@ namespace App\Actions\Assessment;
 
 use App\Actions\Programme\RecheckProgramme;
 use App\Facts\AskedForms;
+use App\Facts\FormText;
 use App\Models\AskedForm;
 use App\Models\Measurement;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use IvoryPace\Assessment\Form;
+use IvoryPace\Assessment\FormQuestion;
 use IvoryPace\Assessment\Measure;
+use IvoryPace\Assessment\Score;
 use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Health\RedFlag;
+use IvoryPace\InvalidValue;
 
 /** Keeps answers as they come. A red flag answered at home is open from that moment, complete or not. */
 final class AnswerForm
@@ -38,17 +43,15 @@ final class AnswerForm
             if ($form->completed_at !== null || $form->settled_at !== null) {
                 $this->refuse('form', (string) __($form->completed_at === null ? 'form.taken-back' : 'form.completed'));
             }
-            $keys = AskedForms::keysOf($form);
-            $read = $this->read($keys, $answers);
-            $missing = count($keys) - count($read);
+            $of = FormText::of($form);
+            $read = $this->read($of, $answers);
+            $missing = $of->missing($read);
             if ($isDone && $missing > 0 && (! $hasGaps || $form->isScreening())) {
                 $this->refuse('answers', trans_choice('form.open', $missing, ['count' => $missing]));
             }
             $form->fill(['answers' => $read, 'answered' => count($read)]);
             if ($isDone) {
-                $score = AskedForms::questionnaire($form->form)?->score(
-                    array_map(fn (int|string $key) => $read[$key] ?? null, array_keys($keys)),
-                );
+                $score = $this->score($form, $of, $read);
                 $form->fill(['completed_at' => now(), 'score' => $score?->value, 'missing' => $score->missing ?? 0]);
             }
             $form->save();
@@ -65,32 +68,45 @@ final class AnswerForm
     }
 
     /**
-     * @param  array<array-key, int>  $keys  highest answer by key of the question
      * @param  array<array-key, mixed>  $answers
-     * @return array<array-key, int>
+     * @return array<array-key, int|string>
      */
-    private function read(array $keys, array $answers): array
+    private function read(Form $form, array $answers): array
     {
         $read = [];
-        foreach ($keys as $key => $most) {
-            $answer = $answers[$key] ?? null;
-            if ($answer === null || $answer === '') {
-                continue;
+        foreach ($form->questions as $question) {
+            try {
+                $answer = $question->read($answers[$question->key] ?? null);
+            } catch (InvalidValue) {
+                $this->refuse('answers', (string) __(
+                    $question->kind === FormQuestion::TEXT ? 'form.too-long' : 'form.outside',
+                    ['least' => $question->least, 'most' => $question->most],
+                ));
             }
-            $value = filter_var(is_bool($answer) ? (int) $answer : $answer, FILTER_VALIDATE_INT);
-            if ($value === false || $value < 0 || $value > $most) {
-                $this->refuse('answers', (string) __('form.outside', ['most' => $most]));
+            if ($answer !== null) {
+                $read[$question->key] = $answer;
             }
-            $read[$key] = (int) $value;
         }
 
         return $read;
     }
 
+    /** @param  array<array-key, int|string>  $read */
+    private function score(AskedForm $asked, Form $form, array $read): ?Score
+    {
+        if ($asked->asked !== null) {
+            return $form->score($read);
+        }
+
+        return AskedForms::questionnaire($asked->form)?->score(array_map(
+            fn (FormQuestion $question) => isset($read[$question->key]) ? (int) $read[$question->key] : null, $form->questions,
+        ));
+    }
+
     /**
      * What was rated on the device stands beside what is rated in the room, marked as such: the form asks to sit down first.
      *
-     * @param  array<array-key, int>  $ratings  by id of the symptom
+     * @param  array<array-key, int|string>  $ratings  by id of the symptom
      */
     private function keepRatings(AskedForm $form, array $ratings, ?CarbonImmutable $at): void
     {
@@ -103,7 +119,7 @@ final class AnswerForm
         }
     }
 
-    /** @param  array<array-key, int>  $answers */
+    /** @param  array<array-key, int|string>  $answers */
     private function raiseRedFlags(AskedForm $form, array $answers, ?CarbonImmutable $at): bool
     {
         $isUrgent = false;

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Assessment;
 
-use App\Facts\AskedForms;
+use App\Facts\FormText;
+use App\Facts\OwnForms;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -21,14 +22,15 @@ final class AskForm
      */
     public function __invoke(Patient $patient, Practitioner $by, string $form, string $on): AskedForm
     {
-        if (! AskedForms::isKnown($form) || ! in_array($on, ['device', 'room'], true)) {
+        $own = OwnForms::of($patient->clinic_id)[$form] ?? null;
+        if (($own === null && ! FormText::isShipped($form)) || ! in_array($on, ['device', 'room'], true)) {
             throw ValidationException::withMessages(['form' => 'Choose one of the list.']);
         }
         if ($on === 'device' && ! $patient->devices()->whereNull('revoked_at')->exists()) {
             throw ValidationException::withMessages(['form' => 'The patient has no device yet. Make an access link first.']);
         }
 
-        if ($form === AskedForm::SYMPTOMS && AskedForms::symptoms($patient) === []) {
+        if ($form === AskedForm::SYMPTOMS && FormText::symptoms($patient) === []) {
             throw ValidationException::withMessages(['form' => 'There is no symptom to rate yet. Choose one first.']);
         }
         if ($form === AskedForm::SCREENING && trim($patient->clinic->crisis_number ?? '') === '') {
@@ -37,7 +39,7 @@ final class AskForm
             );
         }
 
-        return DB::transaction(function () use ($patient, $by, $form, $on) {
+        return DB::transaction(function () use ($patient, $by, $form, $own, $on) {
             Patient::query()->lockForUpdate()->findOrFail($patient->id);
             $open = $patient->askedForms()->where('form', $form)->whereNull('completed_at')->whereNull('settled_at')->first();
             if ($open !== null) {
@@ -48,7 +50,7 @@ final class AskForm
             }
 
             return $patient->askedForms()->create(
-                ['form' => $form, 'answered_on' => $on, 'practitioner_id' => $by->id, 'asked_at' => now()],
+                ['form' => $form, 'asked' => $own?->write(), 'answered_on' => $on, 'practitioner_id' => $by->id, 'asked_at' => now()],
             );
         });
     }

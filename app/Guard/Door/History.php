@@ -38,9 +38,6 @@ final class History
     private const ISSUED = '(select count(*) from programme_items where programme_version_id = new.programme_version_id) '
         .'>= (select item_count from programme_versions where id = new.programme_version_id)';
 
-    private const COMPLETE = 'old.completed_at is not null '
-        .'and not (new.answers <=> old.answers and new.score <=> old.score and new.completed_at <=> old.completed_at)';
-
     /** Makes every trigger as it should be now; a migration that changes a protected table ends with it. */
     public static function lay(): void
     {
@@ -86,7 +83,11 @@ final class History
             'programme_items_issued' => [
                 'before insert on programme_items', 'An issued version takes no other exercise.', self::ISSUED,
             ],
-            'asked_forms_complete' => ['before update on asked_forms', 'A completed form cannot be changed.', self::COMPLETE],
+            // What a screening is confirmed by is set afterwards.
+            'asked_forms_complete' => [
+                'before update on asked_forms', 'A completed form cannot be changed.',
+                'old.completed_at is not null and ('.self::changed('asked_forms', ['settled_at']).')',
+            ],
         ];
     }
 

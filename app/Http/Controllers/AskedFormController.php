@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Assessment\AnswerForm;
 use App\Actions\Assessment\AskForm;
 use App\Facts\AskedForms;
+use App\Facts\FormText;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -21,7 +22,7 @@ final class AskedFormController
     {
         $form = $ask($patient, $practitioner, $request->string('form')->value(), $request->string('on')->value());
 
-        return response()->json(['form' => AskedForms::view($form), ...self::asked($patient)], 201);
+        return response()->json(['form' => FormText::view($form), ...self::asked($patient)], 201);
     }
 
     public function update(Request $request, Patient $patient, AskedForm $form, AnswerForm $answer): JsonResponse

@@ -16,7 +16,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use IvoryPace\Assessment\Measure;
-use IvoryPace\Assessment\Questionnaire;
 use IvoryPace\Calendar\PatientDay;
 use IvoryPace\Median;
 use IvoryPace\Practice\AdherenceResult;
@@ -338,27 +337,12 @@ final readonly class CourseAxis
         return $this->file->patient->dayOf(CarbonImmutable::parse($at, 'UTC'));
     }
 
-    /** @return list<array{name: string, most: int, points: list<array{day: string, value: float, earlier: string|null, band: string}>}> */
+    /** @return list<array{name: string, most: float|int, points: list<array<string, mixed>>}> */
     private function questionnaires(): array
     {
-        $lines = [];
-        $furthest = $this->from->plusDays(-self::DAYS_BEFORE);
-        foreach (Questionnaire::all() as $questionnaire) {
-            $points = [];
-            foreach ($this->file->scored->where('form', $questionnaire->key) as $form) {
-                $day = $form->completed_at === null ? null : $this->file->patient->dayOf($form->completed_at);
-                if ($day !== null && $form->score !== null && ! $day->isBefore($furthest)) {
-                    $points[] = ['day' => $day, 'value' => $form->score];
-                }
-            }
-            if ($points !== []) {
-                $lines[] = ['name' => $questionnaire->name, 'most' => $questionnaire->highest(), 'points' => array_map(
-                    fn (array $point) => [...$point, 'band' => $questionnaire->band($point['value'])], $this->onAxis($points),
-                )];
-            }
-        }
-
-        return $lines;
+        return array_map(fn (array $line) => ['name' => $line['name'], 'most' => $line['most'], 'points' => array_map(
+            fn (array $point) => [...$point, 'band' => $line['of']?->band($point['value']) ?? ''], $this->onAxis($line['points']),
+        )], CourseScores::since($this->from->plusDays(-self::DAYS_BEFORE), $this->file));
     }
 
     /**

@@ -102,9 +102,11 @@ final class BriefOf
         foreach (AskedForms::questionnaires($patient) as $each) {
             $completed = $patient->askedForms()->where('form', $each['key'])->whereNotNull('completed_at')
                 ->when($last !== null, fn ($query) => $query->where('completed_at', '>=', $last?->begun_at))->exists();
-            if ($completed && $each['last']['score'] !== null) {
+            // Of what has no points, it is read under Measure.
+            if ($completed && ($each['last']['score'] !== null || $each['most'] === null)) {
                 $new[] = [
-                    'name' => $each['label'], 'score' => (string) round($each['last']['score'], 1),
+                    'name' => $each['label'],
+                    'score' => $each['last']['score'] === null ? 'answered' : (string) round($each['last']['score'], 1),
                     'band' => (string) $each['last']['band'], 'change' => $each['change'],
                 ];
             }

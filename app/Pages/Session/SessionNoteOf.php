@@ -158,9 +158,12 @@ final class SessionNoteOf
             ) {
                 $lines[] = "{$each['label']} "
                     .(
-                        $each['last']['score'] === null
-                            ? 'not scored, answers are missing'
-                            : round($each['last']['score'], 1)." ({$each['last']['band']})"
+                        match (true) {
+                            $each['most'] === null => 'answered',
+                            $each['last']['score'] === null => 'not scored, answers are missing',
+                            default => round($each['last']['score'], 1)
+                                .((string) $each['last']['band'] === '' ? '' : " ({$each['last']['band']})"),
+                        }
                     )
                     .($each['change'] === null ? '' : "; {$each['change']}");
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Shared;
 
-use App\Facts\AskedForms;
+use App\Facts\FormText;
 use App\Models\AskedForm;
 use App\Models\Patient;
 use App\Models\ProgrammeItem;
@@ -81,8 +81,8 @@ final class ScreeningForm
         $time = fn (CarbonImmutable $at) => $at->setTimezone($patient->clinic->time_zone)->format('j M Y H:i');
 
         return array_values($patient->redFlags()->with('actions.practitioner')->reorder()->orderByDesc('id')->limit(self::MOST)->get()
-            ->sortBy(fn (RaisedRedFlag $raised) => self::isOpen($raised) ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
-                'is_open' => self::isOpen($raised), 'pauses' => $raised->flag->pauses(),
+            ->sortBy(fn (RaisedRedFlag $raised) => $raised->isOpen() ? 0 : 1)->map(fn (RaisedRedFlag $raised) => [
+                'is_open' => $raised->isOpen(), 'pauses' => $raised->flag->pauses(),
                 'id' => $raised->id,
                 'label' => $raised->label(),
                 'raised' => match ($raised->source) {
@@ -97,12 +97,6 @@ final class ScreeningForm
                     ],
                 ),
             ])->all());
-    }
-
-    /** Nobody has said that practice may go on. */
-    private static function isOpen(RaisedRedFlag $raised): bool
-    {
-        return $raised->actions->every(fn (RedFlagAction $action) => $action->outcome === RedFlagAction::WAITING);
     }
 
     /** @return list<array{lineage: string, name: string}> exercises that may go on one by one; recovery is never paused */
@@ -171,7 +165,7 @@ final class ScreeningForm
         $form = $patient->askedForms()->where('form', AskedForm::SCREENING)->whereNull('settled_at')->orderByDesc('asked_at')->first();
 
         return $form === null ? null : [
-            'id' => $form->id, 'answered' => $form->answered, 'of' => count(AskedForms::keys(AskedForm::SCREENING)),
+            'id' => $form->id, 'answered' => $form->answered, 'of' => count(FormText::of($form)->questions),
             'sent_on' => $form->completed_at?->setTimezone($patient->clinic->time_zone)->format('j M Y H:i'),
             'answers' => (object) array_map(
                 fn (mixed $answer) => (bool) $answer, $form->completed_at === null ? [] : ($form->answers ?? []),

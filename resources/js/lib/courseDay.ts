@@ -83,7 +83,7 @@ export function dayLines(programme: CourseProgramme, date: string): DayLine[] {
                 lines.push({
                     what: form.name,
                     value:
-                        `${short(point.value, 1)} of ${form.most}, ${point.band}` +
+                        `${short(point.value, 1)} of ${form.most}${point.band ? `, ${point.band}` : ''}` +
                         (point.earlier ? ` (${point.earlier})` : ''),
                 });
     return lines;

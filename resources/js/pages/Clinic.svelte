@@ -4,6 +4,7 @@
     import People from '../components/clinic/People.svelte';
     import BackupLine from '../components/clinic/BackupLine.svelte';
     import LetterWords from '../components/clinic/LetterWords.svelte';
+    import OwnQuestionnaires from '../components/clinic/OwnQuestionnaires.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
     import Settings from '../components/clinic/Settings.svelte';
     import Reliabilities from '../components/clinic/Reliabilities.svelte';
@@ -22,6 +23,7 @@
         demands_second_factor,
         thresholds,
         reliabilities,
+        questionnaires,
         agreement,
         backup,
         letters,
@@ -69,6 +71,8 @@
                 The rules are asked from top to bottom. A proposal is never applied by itself.
             </p>
             <Thresholds lines={thresholds} canChange={is_lead} />
+            <h2 class="mt-5 mb-1 text-[1.15rem]">Questionnaires of our own</h2>
+            <OwnQuestionnaires all={questionnaires} />
             <h2 class="mt-5 mb-1 text-[1.15rem]">When a change in a questionnaire counts</h2>
             <p class="mb-1 text-[0.925rem] text-muted">
                 For these no reliable change is published that everyone could go by. Enter the spread and the

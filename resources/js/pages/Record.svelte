@@ -147,8 +147,10 @@
                     >
                         <strong>{each.label}</strong>
                         {each.last?.score === null || each.last === null
-                            ? 'no score'
-                            : `${short(each.last.score, 1)}, ${each.last.band}`}
+                            ? each.most === null
+                                ? 'answered'
+                                : 'no score'
+                            : [short(each.last.score, 1), each.last.band].filter(Boolean).join(', ')}
                         <span class="text-muted">{each.last?.on}</span>{#if each.change}<span class="block text-muted"
                                 >Since the first: {each.change}.</span
                             >{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { onDestroy, onMount, untrack } from 'svelte';
+    import { openQuestions, withAnswer, type FormAnswer } from '../shared/forms';
     import FormQuestions from '../shared/FormQuestions.svelte';
     import * as outbox from './keeping/outbox';
     import { t, tn } from './words';
@@ -10,14 +11,14 @@
 
     const PAUSE_MS = 500;
     const ITEM = untrack(() => `form:${form.id}`);
-    const waits = (outbox.find(ITEM)?.body as { answers: Record<string, number> } | undefined)?.answers;
-    let answers = $state<Record<string, number>>(untrack(() => ({ ...form.answers, ...waits })));
+    const waits = (outbox.find(ITEM)?.body as { answers: Record<string, FormAnswer> } | undefined)?.answers;
+    let answers = $state<Record<string, FormAnswer>>(untrack(() => ({ ...form.answers, ...waits })));
     let trouble = $state('');
     let isDone = $state(false);
     let isWaiting = $state(false);
     let timer: ReturnType<typeof setTimeout> | undefined;
 
-    const open = $derived(form.questions.filter((question) => answers[question.key] === undefined).length);
+    const open = $derived(openQuestions(form.questions, answers));
     /** Shown at once, with or without a network. */
     const isUrgent = $derived(form.questions.some((question) => question.urgent && answers[question.key] === 1));
 
@@ -35,8 +36,8 @@
         }),
     );
 
-    function give(key: string, value: number): void {
-        answers[key] = value;
+    function give(key: string, value: FormAnswer | null): void {
+        answers = withAnswer(answers, key, value);
         clearTimeout(timer);
         timer = setTimeout(() => void putAndTell(), PAUSE_MS);
     }

@@ -1,34 +1,71 @@
 <script lang="ts">
-    import type { FormQuestion } from './forms';
+    import type { FormAnswer, FormQuestion } from './forms';
 
     interface Props {
         questions: FormQuestion[];
-        answers: Record<string, number>;
-        onanswer: (key: string, value: number) => void;
+        answers: Record<string, FormAnswer>;
+        /** Null when there is no answer any more. */
+        onanswer: (key: string, value: FormAnswer | null) => void;
     }
 
     let { questions, answers, onanswer }: Props = $props();
+    /** What was typed and is no answer, by question. */
+    let typed = $state<Record<string, string>>({});
+
+    function giveNumber(question: FormQuestion, text: string): void {
+        const value = Number(text);
+        const isAnswer =
+            text.trim() !== '' && Number.isInteger(value) && value >= question.least && value <= question.most;
+        typed = { ...typed, [question.key]: isAnswer ? '' : text };
+        onanswer(question.key, isAnswer ? value : null);
+    }
 </script>
 
 <ol class="questions">
-    {#each questions as question (question.key)}
+    {#each questions as question, index (question.key)}
         <li>
-            <fieldset>
-                <legend>{question.text}</legend>
-                <div class="options">
-                    {#each question.options as option (option.value)}
-                        <label class:chosen={answers[question.key] === option.value}
-                            ><input
-                                type="radio"
-                                name="question-{question.key}"
-                                value={option.value}
-                                checked={answers[question.key] === option.value}
-                                onchange={() => onanswer(question.key, option.value)}
-                            />{option.label}</label
-                        >
-                    {/each}
-                </div>
-            </fieldset>
+            {#if question.kind === 'choice'}
+                <fieldset>
+                    <legend>{question.text}</legend>
+                    <div class="options">
+                        {#each question.options as option (option.value)}
+                            <label class="option" class:chosen={answers[question.key] === option.value}
+                                ><input
+                                    type="radio"
+                                    name="question-{question.key}"
+                                    value={option.value}
+                                    checked={answers[question.key] === option.value}
+                                    onchange={() => onanswer(question.key, option.value)}
+                                />{option.label}</label
+                            >
+                        {/each}
+                    </div>
+                </fieldset>
+            {:else}
+                <label class="words" for="question-{index}">{question.text}</label>
+                {#if question.kind === 'integer'}
+                    <span class="limits" id="limits-{index}">{question.least}–{question.most}</span>
+                    <input
+                        id="question-{index}"
+                        class="typed"
+                        type="text"
+                        inputmode={question.least < 0 ? 'text' : 'numeric'}
+                        autocomplete="off"
+                        aria-describedby="limits-{index}"
+                        aria-invalid={(typed[question.key] ?? '') !== ''}
+                        value={typed[question.key] || (answers[question.key] ?? '')}
+                        oninput={(event) => giveNumber(question, event.currentTarget.value)}
+                    />
+                {:else}
+                    <textarea
+                        id="question-{index}"
+                        class="typed"
+                        rows="2"
+                        maxlength={question.most}
+                        value={String(answers[question.key] ?? '')}
+                        onchange={(event) => onanswer(question.key, event.currentTarget.value.trim())}></textarea>
+                {/if}
+            {/if}
         </li>
     {/each}
 </ol>
@@ -59,7 +96,34 @@
         gap: 0.4rem;
         margin-top: 0.35rem;
     }
-    label {
+    .words {
+        display: block;
+        font-weight: 600;
+    }
+    .limits {
+        color: var(--muted);
+        font-size: 0.875rem;
+    }
+    .typed {
+        display: block;
+        box-sizing: border-box;
+        width: 100%;
+        min-height: 2.4rem;
+        margin-top: 0.35rem;
+        padding: 0.35rem 0.6rem;
+        border: 1px solid var(--muted);
+        background: var(--card);
+        color: var(--ink);
+        font: inherit;
+    }
+    input.typed {
+        max-width: 9rem;
+    }
+    .typed[aria-invalid='true'] {
+        border-color: var(--clay);
+        border-width: 2px;
+    }
+    .option {
         display: flex;
         align-items: center;
         gap: 0.45rem;
@@ -70,11 +134,11 @@
         cursor: pointer;
         line-height: 1.25;
     }
-    label.chosen {
+    .chosen {
         border-color: var(--ink);
         box-shadow: inset 0 0 0 1px var(--ink);
     }
-    input {
+    input[type='radio'] {
         accent-color: var(--reed);
         color: var(--reed);
         border-color: var(--muted);

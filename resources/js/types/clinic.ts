@@ -41,3 +41,12 @@ export interface LetterWords {
     foot: string;
     blocks: { name: string; text: string }[];
 }
+
+/** A questionnaire that the clinic brought along. */
+export interface OwnQuestionnaire {
+    id: string;
+    name: string;
+    counts: string;
+    intro: string;
+    questions: { text: string; answers: string }[];
+}

@@ -35,12 +35,16 @@ export interface QuestionnaireView {
     key: string;
     label: string;
     items: number;
-    most: number;
+    least: number;
+    /** Null where nothing in it counts. */
+    most: number | null;
     source: string;
     last: FormScore | null;
     first: FormScore | null;
     change: string | null;
     open: { id: string; answered: number; on: 'device' | 'room' } | null;
+    /** What was answered last, in words. */
+    answers: { text: string; said: string }[];
 }
 
 export interface SymptomsAsked {

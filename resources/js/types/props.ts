@@ -1,7 +1,7 @@
 // What each page is given; a test holds what the server sends against it.
 import type { AppointmentKind } from './week';
 import type { InvitationLine, PersonLine } from './account';
-import type { LetterWords, ReliabilityLine, OutcomesShown } from './clinic';
+import type { LetterWords, OutcomesShown, OwnQuestionnaire, ReliabilityLine } from './clinic';
 import type { RoutineFigures } from './exercises';
 import type { DeskProps } from './measure';
 import type {
@@ -115,6 +115,7 @@ export interface ClinicProps {
     new_invitation: string | null;
     roles: Choice[];
     reliabilities: ReliabilityLine[];
+    questionnaires: OwnQuestionnaire[];
     thresholds: { name: string; label: string; value: number; shipped: number }[];
     agreement: { decisions: number; share: number | null };
     backup: { last: string | null; is_late: boolean };

@@ -36,7 +36,7 @@ final class RoomsTest extends TestCase
             'Progress' => 'Assessment Breath Calendar Exercise Health Practice Programme Safety',
             'Session' => 'Assessment Programme Progress',
             'Letter' => 'Progress',
-            'Exchange' => 'Exercise Programme',
+            'Exchange' => 'Assessment Exercise Programme',
         ],
         'app' => [
             'Models' => '',
@@ -49,7 +49,8 @@ final class RoomsTest extends TestCase
             'Language' => 'Models',
             'Paper' => '',
             'Letters' => 'Catalogue Facts Language Models Paper',
-            'Records' => 'Facts Models',
+            'Fhir' => 'Facts Language Models',
+            'Records' => 'Facts Fhir Models',
             'Actions' => 'Facts Guard Language Letters Mail Models Records',
             'Feeds' => 'Facts Language Models',
             'Device' => 'Actions Catalogue Facts Guard Language Models Paper',

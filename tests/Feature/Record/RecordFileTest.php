@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Record;
 
 use App\Actions\Records\ReadRecord;
+use App\Fhir\PatientBundle;
 use App\Models\HabitTick;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -36,7 +37,7 @@ use ZipArchive;
 /** A record leaves as a file, and another clinic reads it back: whole, or not at all. */
 final class RecordFileTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
+    use ReadsFhir, RefreshDatabase, Scenario;
 
     /** @var list<string> */
     private array $made = [];
@@ -55,7 +56,7 @@ final class RecordFileTest extends TestCase
         $this->whatTheDemoLacks();
         $elsewhere = Practitioner::query()->where('email', 'gwen@millrace.example')->sole();
         $this->actingAs($elsewhere, 'practitioner');
-        $copies = [];
+        $copies = $bundles = [];
         $seen = array_fill_keys(array_keys(Carried::TABLES), 0);
         foreach (Patient::query()->where('clinic_id', '<>', $elsewhere->clinic_id)->orderBy('id')->get() as $patient) {
             $zip = RecordZip::of($patient);
@@ -67,8 +68,12 @@ final class RecordFileTest extends TestCase
             self::assertSame(RecordZip::json($document), RecordZip::json(RecordOut::document($copy)), $patient->name);
             self::assertSame(RecordTables::of($patient), RecordTables::of($copy), $patient->name);
             self::assertSame(RecordOut::papers($patient), RecordOut::papers($copy));
-            // Once more, from the copy.
-            self::assertSame($zip, RecordZip::of($copy), 'the very same bytes');
+            // Once more, from the copy: the very same, but for the names of FHIR's resources and the clinic's.
+            $again = RecordZip::of($copy);
+            self::assertSame($this->hashes($zip), $this->hashes($again));
+            $bundle = RecordZip::json(PatientBundle::of($patient));
+            self::assertSame($this->comparable($bundle), $this->comparable(RecordZip::json(PatientBundle::of($copy))), $patient->name);
+            array_push($bundles, $bundle);
             foreach ($document['tables'] as $table => $rows) {
                 $seen[$table] += count($rows);
             }
@@ -77,6 +82,8 @@ final class RecordFileTest extends TestCase
             }
         }
         self::assertSame([], array_keys(array_filter($seen, fn (int $rows) => $rows === 0)), 'Each table has a row somewhere in the demo.');
+        self::assertGreaterThan(27, count($bundles));
+        self::assertSame([], $this->validated($bundles));
         // Nobody can sign in as one of those who came along as names, and none of the devices opens.
         self::assertSame(0, Practitioner::query()->where('email', 'like', '%@record.invalid')->whereNull('ended_at')->count());
         self::assertSame(0, DB::table('devices')->whereIn('patient_id', $copies)->whereNull('revoked_at')->count());
@@ -89,7 +96,7 @@ final class RecordFileTest extends TestCase
         $this->postJson($url, [])->assertUnprocessable()->assertJsonPath('message', 'Type your password: this needs to be you.');
         $this->postJson($url, ['your_password' => 'not it at all'])->assertUnprocessable()->assertJsonPath('message', 'This is not your password.');
         $answer = $this->postJson($url, ['your_password' => 'a-long-password'])->assertOk()->assertHeader('Content-Type', 'application/zip');
-        self::assertSame(['manifest.json', 'record.json', 'practices.csv', 'diary.csv', 'measures.csv'], $this->names((string) $answer->getContent()));
+        self::assertSame(['manifest.json', 'record.json', 'fhir.json', 'practices.csv', 'diary.csv', 'measures.csv', 'sheets/1.pdf'], $this->names((string) $answer->getContent()));
         self::assertSame(1, TrailEntry::query()->where('kind', 'export')->where('what', 'record.zip')->count());
         foreach (['password', 'credential_hash', 'token_hash', 'second_factor'] as $secret) {
             self::assertStringNotContainsString($secret, (string) $answer->getContent());
@@ -149,6 +156,7 @@ final class RecordFileTest extends TestCase
             ['patient.more', 1, 'patient: “more” not known.'], ['tables.screenings.0.practitioner_id', 99, 'In record.json, screenings, row 1: “practitioner_id” names a row that is not there.'],
             ['tables.programme_items.0.fields', ['technique' => 'no such'], 'In record.json, programme_items, row 1:'],
             ['tables.screening_answers.3.id', 9, 'In record.json, screening_answers, row 4: “id” must be 4.'],
+            ['tables.asked_forms.0.form', 'unknown', 'In record.json, asked_forms, row 1: There is no form “unknown”.'], ['tables.asked_forms.0.asked', ['title' => 'x'], 'In record.json, asked_forms, row 1: It is no questionnaire as it was written.'], ['tables.asked_forms.0.answers', ['1' => ['x']], 'In record.json, asked_forms, row 1:'],
             ['tables.programmes.0.outcome', 'gone', 'In record.json, programmes, row 1:'], ['tables.practices', 'x', '“practices” must be a list'],
             ['tables.programme_versions.0.number', '1 or so', 'In record.json, programme_versions, row 1'], ['people.0.registration', 1.5, 'a name, profession or registration is no text'], ['patient.time_zone', 'Mars/Phobos', 'The record cannot be opened'], ['patient.day_start', 'noon', 'The record cannot be opened'],
         ] as [$where, $value, $why]) {
@@ -228,6 +236,16 @@ final class RecordFileTest extends TestCase
         self::assertEqualsCanonicalizing(array_keys(Carried::TABLES), array_keys(RecordOpens::MODELS));
     }
 
+    /** @return array<string, string> what the manifest says, but for the file that has names of its own */
+    private function hashes(string $zip): array
+    {
+        $in = new ZipArchive;
+        $in->open($this->file($zip));
+        $manifest = (array) json_decode((string) $in->getFromName('manifest.json'), true);
+
+        return array_diff_key($manifest['sha256'], ['fhir.json' => true]);
+    }
+
     private function isByTheSchema(string $json): void
     {
         $read = json_decode($json);
@@ -256,8 +274,10 @@ final class RecordFileTest extends TestCase
     {
         $this->travelTo(CarbonImmutable::parse('2026-10-21 09:00:00'));
         $this->clinicWithPatient();
+        $this->patient->refresh();
         $this->screen(['flag.asthma']);
         $this->issue();
+        $this->patient->askedForms()->create(['form' => 'gad-7', 'answered_on' => 'room', 'practitioner_id' => $this->practitioner->id, 'asked_at' => now(), 'answers' => ['1' => 2], 'answered' => 1]);
         $this->actingAs($this->practitioner, 'practitioner');
     }
 

@@ -937,6 +937,25 @@ export type SentClinic = {
         role_label: 'practitioner';
         second_factor: false;
     }];
+    questionnaires: [{
+        counts: string;
+        id: string;
+        intro: string;
+        name: string;
+        questions: [{
+            answers: string;
+            text: string;
+        }, {
+            answers: string;
+            text: string;
+        }, {
+            answers: string;
+            text: string;
+        }, {
+            answers: string;
+            text: string;
+        }];
+    }];
     reliabilities: [{
         key: 'nijmegen';
         name: string;
@@ -1885,6 +1904,10 @@ export type SentMeasure = {
             value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
         })[];
         questionnaires: [{
+            answers: {
+                said: string;
+                text: string;
+            }[];
             change: null | string;
             first: null | {
                 band: 'mild' | 'moderate' | 'severe';
@@ -1903,10 +1926,15 @@ export type SentMeasure = {
                 score: number;
                 where: string;
             };
+            least: 0;
             most: number;
             open: null;
             source: string;
         }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
             change: null;
             first: null;
             items: number;
@@ -1919,10 +1947,15 @@ export type SentMeasure = {
                 score: number;
                 where: string;
             };
+            least: 0;
             most: number;
             open: null;
             source: string;
         }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
             change: null | string;
             first: null | {
                 band: string;
@@ -1941,6 +1974,28 @@ export type SentMeasure = {
                 score: number;
                 where: string;
             };
+            least: 0;
+            most: number;
+            open: null;
+            source: string;
+        }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
+            change: null;
+            first: null;
+            items: number;
+            key: string;
+            label: string;
+            last: null | {
+                band: null;
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            least: 0;
             most: number;
             open: null;
             source: string;
@@ -2084,6 +2139,10 @@ export type SentRecord = {
     };
     practices: number;
     questionnaires: [{
+        answers: {
+            said: string;
+            text: string;
+        }[];
         change: null | string;
         first: null | {
             band: 'mild' | 'moderate' | 'severe';
@@ -2102,10 +2161,15 @@ export type SentRecord = {
             score: number;
             where: string;
         };
+        least: 0;
         most: number;
         open: null;
         source: string;
     }, {
+        answers: {
+            said: string;
+            text: string;
+        }[];
         change: null;
         first: null;
         items: number;
@@ -2118,10 +2182,15 @@ export type SentRecord = {
             score: number;
             where: string;
         };
+        least: 0;
         most: number;
         open: null;
         source: string;
     }, {
+        answers: {
+            said: string;
+            text: string;
+        }[];
         change: null | string;
         first: null | {
             band: string;
@@ -2140,6 +2209,28 @@ export type SentRecord = {
             score: number;
             where: string;
         };
+        least: 0;
+        most: number;
+        open: null;
+        source: string;
+    }, {
+        answers: {
+            said: string;
+            text: string;
+        }[];
+        change: null;
+        first: null;
+        items: number;
+        key: string;
+        label: string;
+        last: null | {
+            band: null;
+            missing: 0;
+            on: string;
+            score: number;
+            where: string;
+        };
+        least: 0;
         most: number;
         open: null;
         source: string;
@@ -2838,26 +2929,34 @@ export type SentSessionShownMeasure = {
         value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
     })[];
     questionnaires: [{
+        answers: [];
         change: null;
         first: null;
         items: number;
         key: string;
         label: string;
         last: null;
+        least: 0;
         most: number;
         open: null;
         source: string;
     }, {
+        answers: [];
         change: null;
         first: null;
         items: number;
         key: 'nijmegen';
         label: string;
         last: null;
+        least: 0;
         most: number;
         open: null;
         source: string;
     }, {
+        answers: [{
+            said: string;
+            text: string;
+        }];
         change: string;
         first: {
             band: string;
@@ -2876,6 +2975,19 @@ export type SentSessionShownMeasure = {
             score: number;
             where: string;
         };
+        least: 0;
+        most: number;
+        open: null;
+        source: string;
+    }, {
+        answers: [];
+        change: null;
+        first: null;
+        items: number;
+        key: string;
+        label: string;
+        last: null;
+        least: 0;
         most: number;
         open: null;
         source: string;

@@ -14,6 +14,7 @@ use App\Pages\Clinic\AgreementOf;
 use App\Pages\Clinic\BackupOf;
 use App\Pages\Clinic\OutcomesOf;
 use App\Pages\Clinic\PeopleOf;
+use App\Pages\Clinic\QuestionnairesOf;
 use App\Pages\Shared\TrailOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -46,6 +47,7 @@ final class ClinicController
             'roles' => array_map(fn (Role $role) => ['value' => $role->value, 'label' => $role->label()], Role::cases()),
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
+            'questionnaires' => QuestionnairesOf::clinic($practitioner->clinic),
             'letters' => $isLead ? [
                 'head' => $practitioner->clinic->letter_head ?? '', 'foot' => $practitioner->clinic->letter_foot ?? '',
                 'blocks' => $practitioner->clinic->letterBlocks(),

@@ -70,7 +70,7 @@ final class PagesController
     /** A copy of everything that stands in the patient's record. */
     public function record(#[CurrentUser('device')] Device $device, Trail $trail): Response
     {
-        $bytes = RecordZip::of($device->patient);
+        $bytes = RecordZip::of($device->patient, PatientSheet::files($device->patient));
         $trail->device($device, 'devices/record', TrailKind::Export);
 
         return response($bytes, 200, ['Content-Type' => 'application/zip']);

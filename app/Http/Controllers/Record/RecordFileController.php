@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Record;
 
 use App\Actions\Records\ReadRecord;
+use App\Device\PatientSheet;
 use App\Http\Requests\RecordFileRequest;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -22,7 +23,7 @@ final class RecordFileController
 
     public function out(RecordFileRequest $request, Patient $patient): Response
     {
-        return response(RecordZip::of($patient), 200, [
+        return response(RecordZip::of($patient, PatientSheet::files($patient)), 200, [
             'Content-Type' => 'application/zip', 'Content-Disposition' => 'attachment; filename="record.zip"',
         ]);
     }

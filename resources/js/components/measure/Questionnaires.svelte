@@ -1,10 +1,10 @@
 <script lang="ts">
     import Wide from '../Wide.svelte';
     import { Button } from 'flowbite-svelte';
-    import { short } from '../../shared/format';
+    import { plural, short } from '../../shared/format';
     import { sendSignedIn } from '../../lib/send';
     import { inWords } from '../../shared/http';
-    import type { FormView } from '../../shared/forms';
+    import { openQuestions, withAnswer, type FormAnswer, type FormView } from '../../shared/forms';
     import type { FormScore, QuestionnaireView, SymptomsAsked } from '../../types/measure';
     import FormQuestions from '../../shared/FormQuestions.svelte';
     import type { Desk } from './desk.svelte';
@@ -14,9 +14,12 @@
     type Answer = { questionnaires: QuestionnaireView[]; symptoms_asked: SymptomsAsked | null; form?: FormView };
 
     let form = $state.raw<FormView | null>(null);
-    let answers = $state<Record<string, number>>({});
+    let answers = $state<Record<string, FormAnswer>>({});
     let trouble = $state('');
-    const open = $derived(form === null ? 0 : form.questions.length - Object.keys(answers).length);
+    const open = $derived(form === null ? 0 : openQuestions(form.questions, answers));
+
+    /** Whether there is a score in it. */
+    const counts = $derived(desk.shown.questionnaires.find((each) => each.key === form?.form)?.most !== null);
 
     async function send(path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): Promise<Answer | null> {
         trouble = '';
@@ -48,8 +51,8 @@
     }
 
     /** Each answer is kept as it comes. */
-    function give(key: string, value: number): void {
-        answers[key] = value;
+    function give(key: string, value: FormAnswer | null): void {
+        answers = withAnswer(answers, key, value);
         if (!form) return;
         const { id } = form;
         const given = $state.snapshot(answers);
@@ -66,7 +69,8 @@
     const where = (on: 'device' | 'room'): string => (on === 'device' ? 'on the patient’s device' : 'begun');
 </script>
 
-{#snippet score(it: FormScore | null)}{#if it}<strong>{it.score === null ? 'no score' : short(it.score, 1)}</strong
+{#snippet score(it: FormScore | null, most: number | null)}{#if it}<strong
+            >{it.score !== null ? short(it.score, 1) : most === null ? 'answered' : 'no score'}</strong
         >{#if it.missing > 0}<span class="text-ochre">
                 {it.missing} missing{it.score === null ? '' : ', scaled up'}</span
             >{/if}<span class="block text-[0.8125rem] leading-snug text-muted"
@@ -79,7 +83,9 @@
         <p class="mb-2">{form.intro}</p>
         <FormQuestions questions={form.questions} {answers} onanswer={give} />
         <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-ink pt-3">
-            <Button size="sm" disabled={open > 0} onclick={() => finish(false)}>Score it</Button>
+            <Button size="sm" disabled={open > 0} onclick={() => finish(false)}
+                >{counts ? 'Score it' : 'Keep it'}</Button
+            >
             {#if open > 0}<button type="button" class="linklike" onclick={() => finish(true)}
                     >finish with {open} open</button
                 >{/if}
@@ -109,7 +115,9 @@
                     <tr class="border-t border-rule align-top">
                         <th scope="row" class="py-1.5 pr-3 text-left font-serif font-semibold" title={each.source}
                             >{each.label}<span class="block font-sans text-[0.8125rem] font-normal text-muted"
-                                >0 to {each.most}</span
+                                >{each.most === null
+                                    ? plural(each.items, 'question', 'questions')
+                                    : `${short(each.least)} to ${short(each.most)}`}</span
                             ></th
                         >
                         <td class="py-1.5 pr-3 whitespace-nowrap">
@@ -134,9 +142,24 @@
                                     >take back<span class="visually-hidden"> {each.label}</span></button
                                 >{/if}
                         </td>
-                        <td class="py-1.5 pr-3">{@render score(each.last)}</td>
-                        <td class="py-1.5">{@render score(each.first)}</td>
+                        <td class="py-1.5 pr-3">{@render score(each.last, each.most)}</td>
+                        <td class="py-1.5">{@render score(each.first, each.most)}</td>
                     </tr>
+                    {#if each.answers.length > 0}<tr
+                            ><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]"
+                                ><details>
+                                    <summary class="linklike w-fit cursor-pointer"
+                                        >what was answered<span class="visually-hidden"> in {each.label}</span></summary
+                                    >
+                                    <dl class="mt-1 grid gap-x-4 gap-y-0.5 sm:grid-cols-[1fr_auto]">
+                                        {#each each.answers as answer, index (index)}<dt class="text-muted">
+                                                {answer.text}
+                                            </dt>
+                                            <dd class="whitespace-pre-line">{answer.said}</dd>{/each}
+                                    </dl>
+                                </details></td
+                            ></tr
+                        >{/if}
                     {#if each.change}<tr
                             ><td></td><td colspan="3" class="pb-1.5 text-[0.875rem]">Since the first: {each.change}.</td
                             ></tr
