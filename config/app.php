@@ -8,4 +8,7 @@ return [
 
     // Where the built front ends are, below public/.
     'build_directory' => env('BUILD_DIRECTORY', 'build'),
+
+    // Marks of records that were erased: outside of what an archive holds.
+    'erased_list' => env('ERASED_LIST') ?? storage_path('erased.list'),
 ];

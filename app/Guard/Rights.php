@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Guard;
 
 use App\Guard\Door\Door;
+use App\Guard\Door\EraseRoutine;
 use App\Guard\Door\JoinRoutine;
 
 /**
@@ -23,7 +24,7 @@ final class Rights
         'joined_rows' => [], 'backups' => [],
         'practices' => self::STRUCK, 'measurements' => self::STRUCK, 'habit_ticks' => self::STRUCK, 'home_checks' => self::STRUCK,
         'programme_versions' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_reason'],
-        'letters' => ['sent_at', 'sent_by', 'sent_how'],
+        'letters' => ['sent_at', 'sent_by', 'sent_how'], 'erasures' => [],
         'calendar_addresses' => ['read_at', 'revoked_at'],
         'invitations' => ['used_at', 'withdrawn_at'], 'foundings' => ['used_at', 'clinic_id', 'expires_at'],
         'asked_forms' => ['answered_on', 'answers', 'answered', 'score', 'missing', 'completed_at', 'settled_at'],
@@ -56,6 +57,7 @@ final class Rights
                 array_values(array_diff($tables, self::OUT_OF_REACH)),
             ),
             "GRANT EXECUTE ON PROCEDURE `$database`.`".JoinRoutine::NAME."` TO $user",
+            "GRANT EXECUTE ON PROCEDURE `$database`.`".EraseRoutine::NAME."` TO $user",
         ];
     }
 

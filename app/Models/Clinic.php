@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Assessment\Reliabilities;
 use IvoryPace\Calendar\AppointmentKind;
+use IvoryPace\Calendar\Keeping;
 use IvoryPace\Exercise\School;
 use IvoryPace\Progress\Proposal\Thresholds;
 
@@ -26,6 +27,8 @@ use IvoryPace\Progress\Proposal\Thresholds;
  * @property string|null $letter_head name and address as they stand above a letter; the clinic's name where there is none
  * @property string|null $letter_foot what stands under every letter
  * @property list<array{name: string, text: string}>|null $letter_blocks sentences for letters that are used again and again
+ * @property int|null $keep_years after they were archived
+ * @property int|null $keep_minors_until years of age
  * @property bool $demands_second_factor of everybody who works here
  * @property School $school with which a new programme begins
  */
@@ -36,7 +39,8 @@ final class Clinic extends Row
 
     protected $table = 'clinics';
 
-    protected $attributes = ['demands_second_factor' => false, 'telephone' => null, 'calendar_initials' => true];
+    protected $attributes = ['demands_second_factor' => false, 'telephone' => null, 'keep_years' => null,
+        'keep_minors_until' => null, 'calendar_initials' => true];
 
     /** @return HasMany<Practitioner, $this> */
     public function practitioners(): HasMany
@@ -54,6 +58,13 @@ final class Clinic extends Row
     public function reliabilities(): Reliabilities
     {
         return Reliabilities::read($this->reliabilities ?? [])[0];
+    }
+
+    /** How long records are kept; null while nobody has said it. */
+    public function keeping(): ?Keeping
+    {
+        return $this->keep_years === null || $this->keep_minors_until === null
+            ? null : Keeping::of($this->keep_years, $this->keep_minors_until);
     }
 
     /** How long an appointment takes here when nothing else is said. */

@@ -31,6 +31,7 @@ final readonly class Carried
     public const LEFT = [
         'access_links' => 'a secret', 'appointments' => 'the clinic’s own calendar; what took place is a session',
         'access_trail' => 'the clinic’s own', 'record_joins' => 'the clinic’s own', 'kept_asides' => 'not yet part of the record',
+        'erasures' => 'the clinic’s own',
         'caseload_lines' => 'computed', 'note_words' => 'computed',
     ];
 

@@ -11,12 +11,34 @@ drill() {
   head -c -1 "$archive" > "$archive.damaged"
   if bin/restore "$archive.damaged" drill > "$folder/damaged.log" 2>&1; then die "an archive whose end is missing was restored"; fi
   grep -q 'nothing was restored' "$folder/damaged.log" || die "a damaged archive was refused, but not in words"
+  forget_one "$folder"
   bin/restore "$archive" drill
+  remembers_nobody_forgotten "$folder"
   if bin/restore "$archive" drill > /dev/null 2>&1; then die "a database was written over"; fi
   stop_web
   serve_drill "$folder" phone_of_drill after "$folder"
   rm -rf "$ROOT/storage/instances/drill" "$ROOT/.env.drill" "$DIR/backup.key"
 }
+
+# Somebody was erased after the archive was made: the list beside it says so.
+forget_one() {
+  local name
+  name=$(node -p 'JSON.parse(require("fs").readFileSync("database/seeders/Demo/promises.json", "utf8"))["red-flag"].patient')
+  as_administrator -N ivory_pace_e2e -e "SELECT id FROM patients WHERE name = '$name' LIMIT 1" > "$1/forgotten"
+  [ -s "$1/forgotten" ] || die "nobody is there to be forgotten"
+  php -r '$salt = bin2hex(random_bytes(8)); echo "$salt:", hash_hmac("sha256", trim($argv[1]), $salt), "\n";' "$(cat "$1/forgotten")" >> "$1/erased.list"
+  as_administrator -N ivory_pace_e2e -e "SELECT COUNT(*) FROM patients" > "$1/patients"
+}
+
+remembers_nobody_forgotten() (
+  use_instance drill
+  start_database
+  trap stop_database EXIT
+  [ "$(as_administrator -N ivory_pace_e2e -e "SELECT COUNT(*) FROM patients")" = $(($(cat "$1/patients") - 1)) ] \
+    || die "not exactly one record was erased again"
+  [ "$(as_administrator -N ivory_pace_e2e -e "SELECT COUNT(*) FROM patients WHERE id = '$(cat "$1/forgotten")'")" = 0 ] \
+    || die "a restore brought back who was erased"
+)
 
 # A phone that knows nothing of all this: before, and when what was brought back is served at the same address.
 phone_of_drill() {

@@ -1,22 +1,9 @@
-import {
-    addPatient,
-    expect,
-    issueFast,
-    join,
-    lockScreen,
-    makeLink,
-    newName,
-    readyPatient,
-    screen,
-    signIn,
-    test,
-} from './support';
+import { expect, join, lockScreen, makeLink, newName, readyPatient, signIn, test } from './support';
+import { prescribed } from './ways/quick';
 
 test('two patients’ devices each see their own practice, and a link works once', async ({ page, phone, watcher }) => {
     const { phone: first } = await readyPatient(page, phone, 'First Wren', '7');
-    const record = await addPatient(page, newName('Second Wren'));
-    await screen(page);
-    await issueFast(page, record, '9');
+    const record = await prescribed(page, newName('Second Wren'), '9');
     const { address, code } = await makeLink(page, record);
     const second = await phone.open();
     await join(second, address);
@@ -42,9 +29,7 @@ test('the code can be typed, weak PINs are refused, and ten wrong PINs lock the 
     watcher,
 }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Locked Wren'));
-    await screen(page);
-    await issueFast(page, record);
+    const record = await prescribed(page, newName('Locked Wren'));
     const { code } = await makeLink(page, record);
     const mine = await phone.open();
     await mine.goto('/enter');

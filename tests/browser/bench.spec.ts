@@ -1,9 +1,9 @@
-import { addPatient, expect, issueFast, issueNow, newName, pick, screen, signIn, test, type } from './support';
+import { expect, issueNow, newName, pick, screen, signIn, test, type } from './support';
+import { prescribed, screened } from './ways/quick';
 
 test('what is typed survives a reload, Back and a lost network', async ({ page, watcher }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Typing Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Typing Wren'));
     await page.goto(`${record}/bench`);
     await type(page, 'Ratio', '3:0:7:1');
     await page.getByLabel('Weeks').fill('6');
@@ -36,8 +36,7 @@ test('what is typed survives a reload, Back and a lost network', async ({ page, 
 
 test('an anchor that is chosen while an answer is under way is not lost to it', async ({ page }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Anchor Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Anchor Wren'));
     await page.goto(`${record}/bench`);
     await type(page, 'Practices a day', '2');
     let letGo: () => void = () => undefined;
@@ -107,8 +106,7 @@ test('wrong input is named beside its field and nothing typed is lost', async ({
 test('the other technique, and a needs-reason finding with its typed reason', async ({ page, watcher }) => {
     watcher.expect(/^answer: 422 POST .*\/(versions|bench\/check)/);
     await signIn(page);
-    const record = await addPatient(page, newName('Reason Wren'));
-    await screen(page, ['COPD']);
+    const record = await screened(page, newName('Reason Wren'), { yes: ['COPD'] });
     await page.goto(`${record}/bench`);
     await pick(page, 'Diaphragmatic breathing');
     await expect(page.getByText('3:00', { exact: true })).toBeVisible();
@@ -129,9 +127,7 @@ test('the other technique, and a needs-reason finding with its typed reason', as
 
 test('the second of two practitioners on the same draft is told', async ({ page, browser, baseURL }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Shared Wren'));
-    await screen(page);
-    await issueFast(page, record);
+    const record = await prescribed(page, newName('Shared Wren'));
     const other = await (await browser.newContext({ baseURL: baseURL ?? '', locale: 'en-GB' })).newPage();
     await signIn(other, 'idris@harrowquay.example');
     await other.goto(`${record}/bench`);

@@ -4,13 +4,13 @@ import {
     expectNoAxeViolations,
     issueNow,
     join,
-    makeLink,
     newName,
     pick,
     screen,
     signIn,
     test,
 } from './support';
+import { screened, quickLink } from './ways/quick';
 
 test('the catalogue is filtered, read, and an exercise is tried on the spot', async ({ page }) => {
     await signIn(page);
@@ -79,8 +79,7 @@ test('a clinic names a breath of its own, prescribes it, and the patient sees it
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByRole('heading', { name: own, exact: true })).toBeVisible();
 
-    const record = await addPatient(page, newName('Own Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Own Wren'));
     await page.goto(`${record}/bench`);
     const answered = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
     await pick(page, own);
@@ -89,7 +88,7 @@ test('a clinic names a breath of its own, prescribes it, and the patient sees it
     await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await expect(mine.getByRole('heading', { name: own })).toBeVisible();
 
     await page.goto('/exercises');

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { andAnswered, issued, onTheBench } from './desk';
-import { expect, expectNoAxeViolations, join, keepPractice, makeLink, test, type } from './support';
+import { expect, expectNoAxeViolations, join, keepPractice, test, type } from './support';
+import { quickLink } from './ways/quick';
 
 /** Five taps, as if a breath took a good second. */
 async function tapPace(phone: Page): Promise<void> {
@@ -62,7 +63,7 @@ test('an exercise is found by its words, and hands, things, a habit and what is 
     await issued(page);
 
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await expect(mine.getByText('the news on the radio').first()).toBeVisible();
     await mine
         .getByRole('button', { name: /^(Begin|Once more)/ })
@@ -100,7 +101,7 @@ test('at lights out nothing rings, the page goes black, and who is awake touches
     await issued(page);
 
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await mine
         .getByRole('button', { name: /^(Begin|Once more)/ })
         .first()

@@ -1,5 +1,6 @@
 import { andAnswered, issued, onTheBench } from './desk';
-import { expect, expectNoAxeViolations, join, makeLink, pick, test, type } from './support';
+import { expect, expectNoAxeViolations, join, pick, test, type } from './support';
+import { quickLink } from './ways/quick';
 
 test('a habit is ticked through the day, also without a network, and read on the Course', async ({
     page,
@@ -20,7 +21,7 @@ test('a habit is ticked through the day, also without a network, and read on the
     await issued(page);
 
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     const tick = mine.getByRole('button', { name: /^Tick/ });
     await expect(mine.getByText('0 of 3 today')).toBeVisible();
     await tick.press('Enter');
@@ -57,7 +58,7 @@ test('what goes on as long as it helps is ended when it has helped, and that was
     await issued(page);
 
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await mine.getByRole('button', { name: /^Now/ }).click();
     await mine.getByRole('button', { name: 'It has helped: that is enough' }).click({ timeout: 60_000, delay: 50 });
     await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible();

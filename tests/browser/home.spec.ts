@@ -5,7 +5,6 @@ import {
     join,
     keepPractice,
     lockScreen,
-    makeLink,
     promised,
     readyOffline,
     readyPatient,
@@ -15,6 +14,7 @@ import {
     startPlaying,
     test,
 } from './support';
+import { quickLink } from './ways/quick';
 
 const suspendSound = (phone: Page) =>
     phone.evaluate(async () => {
@@ -42,7 +42,7 @@ test('help for breathlessness before the PIN is the same for everyone, and credi
         (await page.getByRole('link', { name: promised('step-up-with-recovery'), exact: true }).getAttribute('href')) ??
         '';
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await expect(mine.getByText('When: breath is short on the stairs.', { exact: false })).toBeVisible();
     // An earlier try has used it today as well.
     const used = Number(/(\d) of at most 4/.exec(await mine.locator('main').innerText())?.[1] ?? 0);

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, join, makeLink, newName, test } from './support';
+import { expect, join, newName, test } from './support';
+import { quickLink } from './ways/quick';
 
 /** Tabs until something with this accessible name has the focus. */
 async function tabTo(page: Page, name: RegExp | string): Promise<void> {
@@ -83,7 +84,7 @@ test('the whole way by keyboard alone', async ({ page, phone }) => {
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const record = new URL(page.url()).pathname.replace(/\/access$/, '');
 
-    const { address } = await makeLink(page, record);
+    const address = await quickLink(page, record);
     const mine = await phone.open();
     await join(mine, address);
     await mine.reload();

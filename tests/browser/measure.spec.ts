@@ -1,10 +1,10 @@
-import { addPatient, expect, expectNoAxeViolations, newName, screen, signIn, test, type } from './support';
+import { expect, expectNoAxeViolations, newName, signIn, test, type } from './support';
+import { screened } from './ways/quick';
 
 test('a rate is tapped by space bar, limits are held, and both feed the Bench', async ({ page, watcher }) => {
     watcher.expect(/^answer: 422 POST .*\/measure/);
     await signIn(page);
-    const record = await addPatient(page, newName('Measure Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Measure Wren'));
     await page.goto(`${record}/measure`);
     await page.getByLabel(/^quiet/).uncheck();
     const pad = page.getByRole('button', { name: 'Tap at the start of each inhale' });

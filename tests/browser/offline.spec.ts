@@ -4,13 +4,13 @@ import {
     expectNoAxeViolations,
     join,
     keepPractice,
-    makeLink,
     readyOffline,
     readyPatient,
     sent,
     startPlaying,
     test,
 } from './support';
+import { quickLink } from './ways/quick';
 
 async function openWithPin(phone: Page, pin = '480153'): Promise<void> {
     await phone.getByLabel('PIN', { exact: true }).fill(pin);
@@ -166,7 +166,7 @@ test('a device whose clock is two hours wrong shows the right day and its practi
     const { record, phone: right } = await readyPatient(page, phone, 'Clock Wren');
     const wrong = await phone.open();
     await wrong.clock.install({ time: Date.now() + 2 * 3_600_000 });
-    await join(wrong, (await makeLink(page, record)).address);
+    await join(wrong, await quickLink(page, record));
     await expect(
         wrong.getByText(/The clock of this device is off by (119|120|121) min; times are set right\./),
     ).toBeVisible();

@@ -1,19 +1,17 @@
 import {
-    addPatient,
     expect,
     issueNow,
     join,
     keepPractice,
-    makeLink,
     newName,
     readyPatient,
-    screen,
     sent,
     signIn,
     startPlaying,
     test,
     type,
 } from './support';
+import { screened, quickLink } from './ways/quick';
 
 test('Stop by the Esc key, a symptom, and the second stop pauses the exercise until someone has looked', async ({
     page,
@@ -150,8 +148,7 @@ test('what the server refuses stays visible on the device until it has been read
 
 test('the pace may be changed within the limits, from the next breath on, and is kept', async ({ page, phone }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Pace Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Pace Wren'));
     await page.goto(`${record}/bench`);
     await page.getByLabel('Position').selectOption('seated');
     await type(page, 'Seconds a count', '0.4');
@@ -161,7 +158,7 @@ test('the pace may be changed within the limits, from the next breath on, and is
     await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await startPlaying(mine);
     await expect(mine.getByText('pace as prescribed')).toBeVisible();
     await expect(mine.getByRole('button', { name: 'Faster' })).toBeDisabled();

@@ -1,23 +1,10 @@
-import {
-    addPatient,
-    expect,
-    expectNoAxeViolations,
-    issueFast,
-    issueNow,
-    join,
-    makeLink,
-    newName,
-    screen,
-    signIn,
-    test,
-    type,
-} from './support';
+import { expect, expectNoAxeViolations, issueFast, issueNow, join, newName, signIn, test, type } from './support';
+import { screened, quickLink } from './ways/quick';
 import type { Page } from '@playwright/test';
 
 async function onTheBench(page: Page, stem: string, flags: string[] = []): Promise<string> {
     await signIn(page);
-    const record = await addPatient(page, newName(stem), { minutes: '20' });
-    await screen(page, flags);
+    const record = await screened(page, newName(stem), { yes: flags, minutes: '20' });
     await page.goto(`${record}/bench`);
     return record;
 }
@@ -60,7 +47,7 @@ test('a programme of three items with a routine is built by keyboard, reordered,
     await expect(page.getByText('breathlessness at most 3')).toBeVisible();
 
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await expect(mine.getByText('When: breath is short. At most 10 times a day.')).toBeVisible();
     await mine.getByRole('region', { name: 'When breath is short' }).getByRole('button').click();
     await expect(mine.locator('[data-cue="exhale"]')).toHaveText('out, pursed lips, first', { timeout: 15_000 });

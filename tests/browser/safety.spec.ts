@@ -3,7 +3,6 @@ import {
     expect,
     expectNoAxeViolations,
     join,
-    makeLink,
     promised,
     readyOffline,
     readyPatient,
@@ -12,6 +11,7 @@ import {
     startPlaying,
     test,
 } from './support';
+import { quickLink } from './ways/quick';
 
 /** Stop is in view without scrolling, and nothing lies over it. */
 async function expectStopInView(phone: Page, where: string): Promise<void> {
@@ -85,7 +85,7 @@ test('while breath recovers, help is there at once, it is asked whether it eases
         '';
     // As it is laid out, without the zoom with which a phone hides what is too wide.
     const mine = await phone.open({ isMobile: false });
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await mine.clock.install();
     await mine.reload();
     await mine.getByRole('region', { name: 'When breath is short' }).getByRole('button').click();

@@ -1,17 +1,5 @@
-import {
-    addPatient,
-    expect,
-    expectNoAxeViolations,
-    issueFast,
-    join,
-    makeLink,
-    newName,
-    screen,
-    sent,
-    signIn,
-    test,
-    type,
-} from './support';
+import { addPatient, expect, expectNoAxeViolations, join, newName, screen, sent, signIn, test, type } from './support';
+import { prescribed, quickLink } from './ways/quick';
 
 test('a patient answers beforehand; a red flag shows the emergency wording at once; the practitioner confirms', async ({
     page,
@@ -22,7 +10,7 @@ test('a patient answers beforehand; a red flag shows the emergency wording at on
     const name = newName('Home Wren');
     const record = await addPatient(page, name);
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await page.goto(`${record}/screening`);
     await page.getByRole('button', { name: 'Let the patient answer beforehand, on their own device' }).click();
     await expect(page.getByText('The questions wait on the patient’s device.')).toBeVisible();
@@ -86,11 +74,9 @@ test('a new flag pauses what needs a reason until someone has looked', async ({ 
     watcher.expect(/^answer: 422 POST .*\/(versions|bench\/check)/);
     await signIn(page);
     const name = newName('Recheck Wren');
-    const record = await addPatient(page, name);
-    await screen(page);
-    await issueFast(page, record);
+    const record = await prescribed(page, name);
     const mine = await phone.open();
-    await join(mine, (await makeLink(page, record)).address);
+    await join(mine, await quickLink(page, record));
     await page.goto(`${record}/bench`);
     await type(page, 'Ratio', '4:12:6');
     await type(page, 'Seconds a count', '1');

@@ -3,7 +3,6 @@ import {
     addPatient,
     expect,
     expectNoAxeViolations,
-    issueFast,
     issueNow,
     join,
     keepPractice,
@@ -15,6 +14,7 @@ import {
     test,
     type,
 } from './support';
+import { prescribed } from './ways/quick';
 
 /** The address of the session that is open now, without its step. */
 const sessionOf = (page: Page): string => new URL(page.url()).pathname.replace(/\/[a-z-]+$/, '');
@@ -267,9 +267,7 @@ test('what is decided is done in the draft, can be undone, and a draft that does
     page,
 }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Agreed Wren'));
-    await screen(page);
-    await issueFast(page, record, '6');
+    const record = await prescribed(page, newName('Agreed Wren'), '6');
     await page.goto(record);
     await page
         .getByRole('button', { name: /session/i })

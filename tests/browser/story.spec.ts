@@ -4,7 +4,6 @@ import {
     issueNow,
     join,
     keepPractice,
-    makeLink,
     newName,
     screen,
     signIn,
@@ -13,6 +12,7 @@ import {
     test,
     type,
 } from './support';
+import { quickLink } from './ways/quick';
 
 test('a practitioner prescribes, a patient practises, the practitioner sees it and changes the prescription', async ({
     page,
@@ -56,7 +56,7 @@ test('a practitioner prescribes, a patient practises, the practitioner sees it a
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
 
     // Access: opening the link changes nothing, confirming it uses it up.
-    const { address } = await makeLink(page, record);
+    const address = await quickLink(page, record);
     const mine = await phone.open();
     const link = new URL(address);
     await mine.goto(link.pathname + link.hash);

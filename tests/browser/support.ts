@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { prescribed, quickLink, quickSignIn } from './ways/quick';
 
 /** Watches a page: a policy violation, a console error or a request without an answer fails the test. */
 export class Watch {
@@ -145,10 +146,8 @@ export const test = base.extend<Fixtures>({
 export { expect };
 
 export async function signIn(page: Page, email = 'nora@harrowquay.example'): Promise<void> {
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail').fill(email);
-    await page.getByLabel('Password').fill('lantern-over-quay');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    await quickSignIn(page, email);
+    await page.goto('/');
     await expect(page.getByRole('heading', { name: 'Who needs me' })).toBeVisible();
 }
 
@@ -318,13 +317,10 @@ export async function readyPatient(
     options: { isMobile?: boolean } = {},
 ): Promise<{ record: string; phone: Page; name: string }> {
     const name = newName(stem);
-    await signIn(page, email);
-    const record = await addPatient(page, name);
-    await screen(page);
-    await issueFast(page, record, breaths);
-    const { address } = await makeLink(page, record);
+    await quickSignIn(page, email);
+    const record = await prescribed(page, name, breaths);
     const phone = await phones.open(options);
-    await join(phone, address);
+    await join(phone, await quickLink(page, record));
     return { record, phone, name };
 }
 

@@ -1,20 +1,18 @@
 import type { Page } from '@playwright/test';
 import {
-    addPatient,
     expect,
     issueNow,
     join,
     keepPractice,
-    makeLink,
     newName,
     pick,
-    screen,
     signIn,
     startPlaying,
     test,
     type,
     type Phones,
 } from './support';
+import { screened, quickLink } from './ways/quick';
 
 /** Prescribes a technique at a fast pace and takes a phone into its player. */
 async function play(
@@ -25,8 +23,7 @@ async function play(
     position: string | null = null,
 ): Promise<{ phone: Page; record: string }> {
     await signIn(page);
-    const record = await addPatient(page, newName('Technique Wren'));
-    await screen(page);
+    const record = await screened(page, newName('Technique Wren'));
     await page.goto(`${record}/bench`);
     const answered = page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
     await pick(page, technique);
@@ -36,7 +33,7 @@ async function play(
     await issueNow(page);
     await expect(page.getByText(/^Version 1 issued/)).toBeVisible();
     const phone = await phones.open();
-    await join(phone, (await makeLink(page, record)).address);
+    await join(phone, await quickLink(page, record));
     await startPlaying(phone);
     return { phone, record };
 }

@@ -19,5 +19,6 @@ final class Door
     {
         History::lay();
         JoinRoutine::lay();
+        EraseRoutine::lay();
     }
 }

@@ -23,7 +23,7 @@ final class History
         'consents' => 'A consent', 'practices' => 'A practice log', 'session_notes' => 'A signed note',
         'note_amendments' => 'An amendment', 'access_trail' => 'The access trail', 'handovers' => 'A hand-over',
         'second_looks' => 'A second look', 'measurements' => 'A measurement', 'habit_ticks' => 'A tick', 'home_checks' => 'A home check',
-        'record_joins' => 'A join of two records', 'letters' => 'A signed letter',
+        'record_joins' => 'A join of two records', 'letters' => 'A signed letter', 'erasures' => 'That a record was erased',
     ];
 
     /** May change, and is never removed. */

@@ -35,7 +35,9 @@ final class LeavesTrail
     private const OF_NOBODY = ['exercises', 'routines', 'voice', 'account'];
 
     /** Files that are taken out of the clinic. */
-    private const FILES = ['sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf', 'record.zip'];
+    private const FILES = [
+        'sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf', 'record.zip', 'report.pdf', 'report.csv',
+    ];
 
     public function __construct(private readonly Trail $trail)
     {

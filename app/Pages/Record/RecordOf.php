@@ -8,6 +8,7 @@ use App\Facts\AskedForms;
 use App\Facts\SharedWith;
 use App\Language\PatientLanguage;
 use App\Models\CareSession;
+use App\Models\Erasure;
 use App\Models\Handover;
 use App\Models\Measurement;
 use App\Models\Patient;
@@ -77,6 +78,11 @@ final class RecordOf
             'practices' => $patient->practices()->count(), 'letters' => $patient->letters()->count(),
             'archived' => $patient->archived_at === null ? null : ['on' => $day($patient->archived_at),
                 'reason' => $patient->archive_reason],
+            'refusals' => Erasure::query()->where('patient_id', $patient->id)->where('outcome', Erasure::REFUSED)->with('practitioner')
+                ->orderByDesc('id')->limit(10)->get()->map(fn (Erasure $refused) => [
+                    'on' => $day($refused->asked_at), 'by' => $refused->practitioner?->name, 'reason' => $refused->reason,
+                ]),
+            'is_lead' => $reader->role === Role::Lead,
             'joins' => RecordJoin::query()->where('older_id', $patient->id)->with('practitioner')->orderByDesc('id')->limit(10)->get()
                 ->map(fn (RecordJoin $join) => [
                     'on' => $day($join->at), 'by' => $join->practitioner->name, 'reason' => $join->reason,

@@ -3,6 +3,7 @@
     import Room from '../components/Room.svelte';
     import People from '../components/clinic/People.svelte';
     import BackupLine from '../components/clinic/BackupLine.svelte';
+    import Keeping from '../components/clinic/Keeping.svelte';
     import LetterWords from '../components/clinic/LetterWords.svelte';
     import OwnQuestionnaires from '../components/clinic/OwnQuestionnaires.svelte';
     import Outcomes from '../components/clinic/Outcomes.svelte';
@@ -16,6 +17,7 @@
         clinic,
         schools,
         outcomes,
+        quarters,
         people,
         roles,
         invitations,
@@ -27,6 +29,7 @@
         agreement,
         backup,
         letters,
+        keeping,
         is_lead,
         trail,
     }: ClinicProps = $props();
@@ -92,13 +95,15 @@
             </p>
             <h2 class="mt-5 mb-1 text-[1.15rem]">Backups of the server</h2>
             <BackupLine {backup} />
+            {#if keeping}<h2 class="mt-5 mb-1 text-[1.15rem]">Keeping and forgetting</h2>
+                <Keeping {keeping} />{/if}
             {#if letters}<h2 class="mt-5 mb-2 text-[1.15rem]">Letters</h2>
                 <LetterWords words={letters} name={clinic.name} />{/if}
         </section>
     </div>
     <section class="mt-6 border-t border-ink pt-3">
         <h2 class="mb-2 text-[1.15rem]">What became of our patients</h2>
-        <Outcomes {outcomes} />
+        <Outcomes {outcomes} {quarters} />
     </section>
     <section class="mt-6 border-t border-ink pt-3">
         <h2 class="mb-1 text-[1.15rem]">Who opened and changed what</h2>

@@ -7,6 +7,7 @@
     import Away from '../components/record/Away.svelte';
     import Details from '../components/record/Details.svelte';
     import Responsible from '../components/record/Responsible.svelte';
+    import Erase from '../components/record/Erase.svelte';
     import TakeOut from '../components/record/TakeOut.svelte';
     import RedFlagActions from '../components/RedFlagActions.svelte';
     import Room from '../components/Room.svelte';
@@ -30,6 +31,8 @@
         practices,
         letters,
         archived,
+        refusals,
+        is_lead,
         joins,
         lifted,
         responsible,
@@ -182,6 +185,7 @@
             <Responsible patientId={patient.id} {responsible} sharedWith={shared_with} {handovers} {colleagues} />
             <TakeOut patientId={patient.id} />
             <Away patientId={patient.id} name={patient.name} {archived} {joins} />
+            <Erase patientId={patient.id} name={patient.name} {refusals} isLead={is_lead} />
         </div>
     </div>
 </Room>

@@ -50,3 +50,11 @@ export interface OwnQuestionnaire {
     intro: string;
     questions: { text: string; answers: string }[];
 }
+
+/** How long records are kept, for the lead. */
+export interface KeepingShown {
+    years: string;
+    minors_until: string;
+    due: { id: string; name: string; born: string; archived: string; since: string }[];
+    past: string[];
+}

@@ -1,7 +1,7 @@
 // What each page is given; a test holds what the server sends against it.
 import type { AppointmentKind } from './week';
 import type { InvitationLine, PersonLine } from './account';
-import type { LetterWords, OutcomesShown, OwnQuestionnaire, ReliabilityLine } from './clinic';
+import type { KeepingShown, LetterWords, OutcomesShown, OwnQuestionnaire, ReliabilityLine } from './clinic';
 import type { RoutineFigures } from './exercises';
 import type { DeskProps } from './measure';
 import type {
@@ -108,6 +108,7 @@ export interface ClinicProps {
     };
     schools: Choice[];
     outcomes: OutcomesShown;
+    quarters: Choice[];
     people: PersonLine[];
     demands_second_factor: boolean;
     invitations: InvitationLine[];
@@ -120,6 +121,7 @@ export interface ClinicProps {
     agreement: { decisions: number; share: number | null };
     backup: { last: string | null; is_late: boolean };
     letters: LetterWords | null;
+    keeping: KeepingShown | null;
     is_lead: boolean;
     trail: TrailLine[] | null;
 }

@@ -73,6 +73,8 @@ export interface RecordProps {
     /** Signed ones. */
     letters: number;
     archived: { on: string; reason: string | null } | null;
+    refusals: { on: string; by: string | null; reason: string | null }[];
+    is_lead: boolean;
     joins: { on: string; by: string; reason: string }[];
     responsible: Person;
     shared_with: Person[];

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { andAnswered, onTheBench } from '../desk';
 import { addPatient, expect, expectNoAxeViolations, issueNow, newName, screen, signIn, test } from '../support';
+import { screened } from './quick';
 
 const ENDED = [/answer: (401|419) /, /answer: 302 /];
 
@@ -72,8 +73,7 @@ test('somebody else who signs in takes over every tab', async ({ page, context }
 
 test('what is sent twice is done once', async ({ page }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Twice Once'));
-    await screen(page);
+    const record = await screened(page, newName('Twice Once'));
     const made = await measured(page, record, 'saturation', '97', 3);
     expect(made).toEqual([201, 201, 201]);
     await page.goto(`${record}/record`);
@@ -82,8 +82,7 @@ test('what is sent twice is done once', async ({ page }) => {
 
 test('a value is struck with its reason, and the focus comes back', async ({ page }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Struck Value'));
-    await screen(page);
+    const record = await screened(page, newName('Struck Value'));
     await measured(page, record, 'saturation', '79');
     await page.goto(`${record}/record`);
     await page.getByRole('button', { name: /^Strike Oxygen saturation/ }).click();

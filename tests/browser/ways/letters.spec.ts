@@ -1,4 +1,5 @@
-import { addPatient, expect, expectNoAxeViolations, expectToFit, newName, screen, signIn, test } from '../support';
+import { expect, expectNoAxeViolations, expectToFit, newName, signIn, test } from '../support';
+import { screened } from './quick';
 import { issued } from '../desk';
 
 test('a letter is filled, edited, kept over a reload, signed and sent, with the keyboard alone', async ({
@@ -7,8 +8,7 @@ test('a letter is filled, edited, kept over a reload, signed and sent, with the 
 }) => {
     watcher.expect(/answer: 422 /);
     await signIn(page);
-    const record = await addPatient(page, newName('Sorrel Anning'));
-    await screen(page);
+    const record = await screened(page, newName('Sorrel Anning'));
     await page.goto(`${record}/bench`);
     await page
         .getByRole('button', { name: /Extended exhale/ })

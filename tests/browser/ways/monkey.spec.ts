@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
-import { addPatient, expect, issueFast, join, makeLink, newName, screen, signIn, test } from '../support';
+import { expect, join, newName, signIn, test } from '../support';
+import { prescribed, quickLink } from './quick';
 
 /**
  * Presses, types and goes back at random, from a seed that is told when something is found: nothing may break, nothing may
@@ -153,9 +154,7 @@ for (const [index, width] of [1280, 390].entries()) {
     test(`whatever is pressed in the practitioner’s rooms at ${width}, nothing breaks`, async ({ page, watcher }) => {
         await page.setViewportSize({ width, height: 800 });
         await signIn(page);
-        const record = await addPatient(page, newName('Monkey Wren'));
-        await screen(page);
-        await issueFast(page, record);
+        const record = await prescribed(page, newName('Monkey Wren'));
         watcher.expect(WHAT_MAY_BE_REFUSED, /ERR_INTERNET_DISCONNECTED/, /Failed to fetch|NetworkError/);
         await walk(page, SEED + index, ACTIONS / 2, record, (path) => path.startsWith(record));
     });
@@ -163,10 +162,8 @@ for (const [index, width] of [1280, 390].entries()) {
 
 test('whatever is pressed on the phone, nothing breaks', async ({ page, phone, watcher }) => {
     await signIn(page);
-    const record = await addPatient(page, newName('Monkey Wren'));
-    await screen(page);
-    await issueFast(page, record);
-    const { address } = await makeLink(page, record);
+    const record = await prescribed(page, newName('Monkey Wren'));
+    const address = await quickLink(page, record);
     const mine = await phone.open();
     await join(mine, address);
     watcher.expect(WHAT_MAY_BE_REFUSED, /ERR_INTERNET_DISCONNECTED/, /Failed to fetch|NetworkError/);

@@ -1,15 +1,7 @@
 import type { Page } from '@playwright/test';
-import {
-    addPatient,
-    expect,
-    expectNoAxeViolations,
-    issueFast,
-    join,
-    makeLink,
-    newName,
-    readyPatient,
-} from '../support';
-import { screen, startPlaying, test } from '../support';
+import { expect, expectNoAxeViolations, join, newName, readyPatient } from '../support';
+import { prescribed, quickLink } from './quick';
+import { startPlaying, test } from '../support';
 
 /** The last digit opens, once this device knows how many there are. */
 const open = async (phone: Page, pin: string, isNew = false): Promise<void> => {
@@ -22,10 +14,8 @@ test('two patients take turns on one tablet, each behind their own PIN', async (
     // What was asked for while the tablet changed hands is refused, and that is right.
     watcher.expect(/^answer: (409|423) GET/);
     const { phone: tablet } = await readyPatient(page, phone, 'Anna Turn', '7');
-    const record = await addPatient(page, newName('Berta Turn'));
-    await screen(page);
-    await issueFast(page, record, '9');
-    const { address } = await makeLink(page, record);
+    const record = await prescribed(page, newName('Berta Turn'), '9');
+    const address = await quickLink(page, record);
     await join(tablet, address, '975310');
     await expect(tablet.getByText('9 breaths')).toBeVisible();
 
@@ -102,7 +92,7 @@ test('the PIN is changed, the device named, and a lock in one tab locks the othe
 
 test('who does not agree is told what that means, and the practitioner sees it', async ({ page, phone }) => {
     const { record } = await readyPatient(page, phone, 'Not Agreed');
-    const { address } = await makeLink(page, record);
+    const address = await quickLink(page, record);
     const mine = await phone.open();
     const url = new URL(address);
     await mine.goto(url.pathname + url.hash);

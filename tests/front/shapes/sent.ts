@@ -803,6 +803,12 @@ export type SentClinic = {
         role_label: 'practitioner';
     }[];
     is_lead: boolean;
+    keeping: null | {
+        due: [];
+        minors_until: string;
+        past: [];
+        years: string;
+    };
     letters: null | {
         blocks: [{
             name: string;
@@ -937,6 +943,10 @@ export type SentClinic = {
         role_label: 'practitioner';
         second_factor: false;
     }];
+    quarters: {
+        label: string;
+        value: string;
+    }[];
     questionnaires: [{
         counts: string;
         id: string;
@@ -2101,6 +2111,7 @@ export type SentRecord = {
         name: string;
     }[];
     handovers: [];
+    is_lead: boolean;
     joins: [];
     languages: [{
         label: string;
@@ -2248,6 +2259,7 @@ export type SentRecord = {
         pauses: true;
         raised: string;
     }[];
+    refusals: [];
     responsible: {
         id: number;
         name: string;

@@ -12,10 +12,12 @@ use App\Models\Practitioner;
 use App\Models\Role;
 use App\Pages\Clinic\AgreementOf;
 use App\Pages\Clinic\BackupOf;
+use App\Pages\Clinic\KeepingOf;
 use App\Pages\Clinic\OutcomesOf;
 use App\Pages\Clinic\PeopleOf;
 use App\Pages\Clinic\QuestionnairesOf;
 use App\Pages\Shared\TrailOf;
+use App\Reports\QuarterReport;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
@@ -23,6 +25,7 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use IvoryPace\Calendar\AppointmentKind;
+use IvoryPace\Calendar\Quarter;
 use IvoryPace\Exercise\School;
 
 /** The people of a clinic; for its lead also the trail of who opened and changed what. */
@@ -48,11 +51,16 @@ final class ClinicController
             'thresholds' => $practitioner->clinic->thresholds()->lines(),
             'reliabilities' => $practitioner->clinic->reliabilities()->lines(),
             'questionnaires' => QuestionnairesOf::clinic($practitioner->clinic),
+            'keeping' => $isLead ? KeepingOf::clinic($practitioner->clinic, CarbonImmutable::now()) : null,
             'letters' => $isLead ? [
                 'head' => $practitioner->clinic->letter_head ?? '', 'foot' => $practitioner->clinic->letter_foot ?? '',
                 'blocks' => $practitioner->clinic->letterBlocks(),
             ] : null,
             'outcomes' => OutcomesOf::clinic($practitioner->clinic, now()),
+            'quarters' => array_map(
+                fn (Quarter $quarter) => ['value' => $quarter->key(), 'label' => $quarter->label()],
+                QuarterReport::offered($practitioner->clinic, CarbonImmutable::now()),
+            ),
             'backup' => BackupOf::clinic($practitioner->clinic, CarbonImmutable::now()),
             'agreement' => AgreementOf::clinic($practitioner->clinic, now()),
             'is_lead' => $isLead,

@@ -1,8 +1,12 @@
 <script lang="ts">
     import { percent, plural, short } from '../../shared/format';
+    import { untrack } from 'svelte';
+    import type { Choice } from '../../types/pages';
     import type { OutcomesShown } from '../../types/clinic';
 
-    let { outcomes }: { outcomes: OutcomesShown } = $props();
+    let { outcomes, quarters }: { outcomes: OutcomesShown; quarters: Choice[] } = $props();
+
+    let quarter = $state(untrack(() => quarters[0]?.value ?? ''));
 
     const few = $derived(`Shown from ${outcomes.least} patients on.`);
     const closed = $derived(plural(outcomes.finished.programmes, 'programme', 'programmes'));
@@ -69,4 +73,19 @@
             </table>
         {/if}
     </section>
+</div>
+
+<div class="mt-4 print:hidden flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-rule pt-3 text-[0.95rem]">
+    <label for="report-quarter" class="font-semibold">Report by quarter, to give away</label>
+    <select id="report-quarter" class="slot" bind:value={quarter}>
+        {#each quarters as each (each.value)}<option value={each.value}>{each.label}</option>{/each}
+    </select>
+    <a class="linklike" href="/clinic/report.pdf?quarter={quarter}">PDF</a>
+    <a class="linklike" href="/clinic/report.csv?quarter={quarter}">CSV</a>
+    <a class="linklike" href="/clinic/report.csv?quarter={quarter}&byte_mark=1"
+        >CSV with a byte mark, for older spreadsheets</a
+    >
+    <p class="w-full text-muted">
+        With the three quarters before. Small numbers are left out, and what they could be found from.
+    </p>
 </div>
