@@ -83,6 +83,9 @@ final class FormText
                 $asked->isScreening() ? array_reverse($values) : $values,
             ),
             'least' => $question->least, 'most' => $question->most,
+            // Said where a number is typed.
+            'outside' => $isChosen || $question->kind === FormQuestion::TEXT ? ''
+                : (string) __('form.number', ['least' => $question->least, 'most' => $question->most]),
         ];
     }
 

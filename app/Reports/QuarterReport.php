@@ -64,7 +64,6 @@ final readonly class QuarterReport
             'clinic' => $this->clinic->name, 'quarter' => $this->quarters[self::BESIDE - 1]->label(),
             'quarters' => array_map(fn (Quarter $quarter) => $quarter->label(), $this->quarters), 'groups' => $this->groups(),
             'least' => SmallNumbers::LEAST, 'on' => $this->now->setTimezone($this->clinic->time_zone)->format('j F Y'),
-            'foot' => trim((string) $this->clinic->letter_foot),
         ])->render(), Paper::A4);
     }
 
@@ -96,15 +95,30 @@ final readonly class QuarterReport
                     $outcome->label(), array_map(fn (SmallNumbers $numbers) => $numbers->parts[$outcome->value], $closed),
                 ), Outcome::cases()),
             ]],
-            ...array_map(fn (Questionnaire $form) => self::changed($form, array_map(
-                fn (array $of) => $of[$form->key] ?? [], $changes,
-            )), Questionnaire::all()),
+            ...self::answered($changes),
             ['title' => 'Sessions', 'lines' => self::sessions(array_map(fn (QuarterFacts $facts) => $facts->seen(), $all))],
             ['title' => 'Practice at home', 'lines' => self::practice(array_map(fn (QuarterFacts $facts) => $facts->practised(), $all))],
             ['title' => 'Safety', 'lines' => [
                 self::line('patients with a red flag', array_map(fn (QuarterFacts $facts) => SmallNumbers::alone($facts->raised()), $all)),
             ]],
         ];
+    }
+
+    /**
+     * @param  list<array<string, array<string, int>>>  $changes  by questionnaire, of each quarter
+     * @return list<array{title: string, lines: list<array{label: string, numbers: list<float|int|null>}>}> of those that somebody answered
+     */
+    private static function answered(array $changes): array
+    {
+        $groups = [];
+        foreach (Questionnaire::all() as $form) {
+            $of = array_map(fn (array $quarter) => $quarter[$form->key] ?? [], $changes);
+            if (array_filter($of) !== []) {
+                $groups[] = self::changed($form, $of);
+            }
+        }
+
+        return $groups;
     }
 
     /**

@@ -8,6 +8,7 @@ return [
     'completed' => 'These questions were answered already.',
     'open' => '{1} One question is open.|[2,*] :count questions are open.',
     'outside' => 'An answer is outside :least to :most. Choose one of those shown.',
+    'number' => 'A whole number from :least to :most.',
     'too-long' => 'An answer in words has at most :most characters.',
     'screening' => [
         'title' => 'Before we begin',

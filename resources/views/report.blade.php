@@ -12,7 +12,8 @@
     .head { border-bottom: 0.3mm solid #24302f; padding-bottom: 3mm; margin-bottom: 4mm; }
     table { width: 100%; border-collapse: collapse; }
     th { font-weight: normal; text-align: left; }
-    td, .number { text-align: right; width: 22mm; }
+    td, .number { text-align: right; width: 25mm; }
+    .number { white-space: nowrap; font-size: 8.6pt; }
     td, tbody th { border-top: 0.2mm solid #cfd3cd; padding: 0.9mm 0; }
     .group th { font-family: literata, 'literata more', 'DejaVu Serif', serif; font-size: 10.6pt; border: 0; padding-top: 3mm; }
     .foot { border-top: 0.2mm solid #24302f; margin-top: 5mm; padding-top: 1.5mm; font-size: 8.4pt; color: #596159; }
@@ -35,7 +36,6 @@
         <p>“–” is left out: fewer than {{ $least }} people, or a number from which theirs could be found out, or nothing to divide by.
         A practice counts that was done at least in part and is not doubted. What was prescribed and what happened stand side by side;
         that the one came of the other is not said by this.</p>
-        {!! nl2br(e($foot)) !!}
     </div>
 </body>
 </html>

@@ -38,6 +38,13 @@ final class TrailOf
         'devices/consent' => 'Consent on a device', 'devices/sheet' => 'Sheet', 'devices/signed-out' => 'A device signed out',
         'account/password' => 'Password', 'account/second-factor' => 'Second factor', 'account/sessions' => 'Sessions',
         'account/joined' => 'Account', 'account/details' => 'Own details',
+        'record.zip' => 'The whole record as a file', 'patients/file' => 'A record from a file',
+        'devices/record' => 'The whole record as a file', 'week' => 'Week', 'week/calendar.ics' => 'Own calendar as a file',
+        'absences' => 'Absences', 'exercises' => 'Exercises',
+        'erasure' => 'Erasure of a record', 'erasure/refusal' => 'An erasure that was refused', 'clinic/erasures' => 'Erasure of records',
+        'clinic/keeping' => 'How long records are kept', 'clinic/letters' => 'Wording of letters', 'letters' => 'Letters',
+        'clinic/report.pdf' => 'Report of a quarter', 'clinic/report.csv' => 'Report of a quarter',
+        'questionnaires' => 'Own questionnaires',
     ];
 
     /** @return list<array<string, mixed>> newest first */
@@ -64,11 +71,17 @@ final class TrailOf
             'on' => $entry->at->setTimezone($zone)->format('j M Y H:i'),
             'by' => $entry->practitioner->name ?? $entry->device->label ?? '–',
             'kind' => $entry->kind->label(),
-            'what' => self::WORDS[$entry->what] ?? self::WORDS[explode('/', $entry->what)[0]] ?? $entry->what,
+            'what' => self::words($entry->what) ?? $entry->what,
             'patient' => $entry->patient?->name,
             'patient_id' => $entry->patient_id,
             'changes' => self::changes($entry->detail ?? []),
         ])->all());
+    }
+
+    /** What an address is about; null when nobody has said it. */
+    public static function words(string $what): ?string
+    {
+        return self::WORDS[$what] ?? self::WORDS[explode('/', $what)[0]] ?? null;
     }
 
     /**

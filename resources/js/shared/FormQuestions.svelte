@@ -12,6 +12,8 @@
     /** What was typed and is no answer, by question. */
     let typed = $state<Record<string, string>>({});
 
+    const isWrong = (question: FormQuestion): boolean => (typed[question.key] ?? '').trim() !== '';
+
     function giveNumber(question: FormQuestion, text: string): void {
         const value = Number(text);
         const isAnswer =
@@ -51,11 +53,13 @@
                         type="text"
                         inputmode={question.least < 0 ? 'text' : 'numeric'}
                         autocomplete="off"
-                        aria-describedby="limits-{index}"
-                        aria-invalid={(typed[question.key] ?? '') !== ''}
+                        aria-describedby={isWrong(question) ? `limits-${index} wrong-${index}` : `limits-${index}`}
+                        aria-invalid={isWrong(question)}
                         value={typed[question.key] || (answers[question.key] ?? '')}
                         oninput={(event) => giveNumber(question, event.currentTarget.value)}
                     />
+                    {#if isWrong(question)}<span class="wrong" id="wrong-{index}" role="status">{question.outside}</span
+                        >{/if}
                 {:else}
                     <textarea
                         id="question-{index}"
@@ -118,6 +122,14 @@
     }
     input.typed {
         max-width: 9rem;
+    }
+    .typed:focus {
+        box-shadow: none;
+    }
+    .wrong {
+        display: block;
+        color: var(--clay);
+        font-weight: 600;
     }
     .typed[aria-invalid='true'] {
         border-color: var(--clay);

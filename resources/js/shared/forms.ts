@@ -11,6 +11,8 @@ export interface FormQuestion {
     /** Of a whole number; the most characters of an answer in words. */
     least: number;
     most: number;
+    /** What is wrong with a number that cannot be. */
+    outside: string;
 }
 
 export interface FormView {

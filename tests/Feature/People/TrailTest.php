@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\People;
 
 use App\Guard\Trail;
+use App\Http\Middleware\LeavesTrail;
 use App\Models\Appointment;
 use App\Models\Device;
 use App\Models\Measurement;
@@ -13,9 +14,11 @@ use App\Models\Practitioner;
 use App\Models\Role;
 use App\Models\TrailEntry;
 use App\Models\TrailKind;
+use App\Pages\Shared\TrailOf;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
 use Inertia\Testing\AssertableInertia;
 use RuntimeException;
 use Tests\Feature\Scenario;
@@ -32,6 +35,18 @@ final class TrailTest extends TestCase
         $this->travelTo(CarbonImmutable::parse('2026-11-25 09:00:05'));
         $this->clinicWithPatient();
         $this->screen();
+    }
+
+    public function test_every_address_that_leaves_a_line_has_words(): void
+    {
+        $silent = [];
+        foreach (Route::getRoutes() as $route) {
+            $path = (string) preg_replace('#^patients/\{patient\}/?#', '', $route->uri());
+            if (in_array(LeavesTrail::class, Route::gatherRouteMiddleware($route), true) && $path !== '' && $path !== '/' && TrailOf::words($path) === null) {
+                $silent[] = $path;
+            }
+        }
+        self::assertSame([], array_values(array_unique($silent)));
     }
 
     public function test_sign_ins_refusals_and_sign_outs_leave_a_line(): void

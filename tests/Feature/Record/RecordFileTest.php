@@ -39,6 +39,9 @@ final class RecordFileTest extends TestCase
 {
     use ReadsFhir, RefreshDatabase, Scenario;
 
+    /** Of the demo; docs/formats/example is this record, unpacked. */
+    private const EXAMPLE = 'Ola Venning';
+
     /** @var list<string> */
     private array $made = [];
 
@@ -82,11 +85,35 @@ final class RecordFileTest extends TestCase
             }
         }
         self::assertSame([], array_keys(array_filter($seen, fn (int $rows) => $rows === 0)), 'Each table has a row somewhere in the demo.');
+        if (getenv('WRITE_SNAPSHOTS')) {
+            $this->writeExample(Patient::query()->where('name', self::EXAMPLE)->where('clinic_id', '<>', $elsewhere->clinic_id)->sole());
+        }
         self::assertGreaterThan(27, count($bundles));
         self::assertSame([], $this->validated($bundles));
         // Nobody can sign in as one of those who came along as names, and none of the devices opens.
         self::assertSame(0, Practitioner::query()->where('email', 'like', '%@record.invalid')->whereNull('ended_at')->count());
         self::assertSame(0, DB::table('devices')->whereIn('patient_id', $copies)->whereNull('revoked_at')->count());
+    }
+
+    public function test_the_example_that_is_shipped_reads_in_and_leaves_as_it_came(): void
+    {
+        $by = Practitioner::factory()->create();
+        $bytes = [];
+        foreach (glob(base_path('docs/formats/example/*')) ?: [] as $path) {
+            $bytes[basename($path)] = (string) file_get_contents($path);
+        }
+        $zip = $this->file('');
+        unlink($zip);
+        $in = new ZipArchive;
+        $in->open($zip, ZipArchive::CREATE);
+        array_map($in->addFromString(...), array_keys($bytes), $bytes);
+        $in->close();
+        $copy = app(ReadRecord::class)($zip, $by);
+        self::assertSame(self::EXAMPLE, $copy->name);
+        self::assertSame($bytes['record.json'], RecordZip::json(RecordOut::document($copy)));
+        self::assertSame([$bytes['practices.csv'], $bytes['diary.csv'], $bytes['measures.csv']], array_values(RecordTables::of($copy)));
+        self::assertSame($this->comparable($bytes['fhir.json']), $this->comparable(RecordZip::json(PatientBundle::of($copy))));
+        $this->isByTheSchema($bytes['record.json']);
     }
 
     public function test_whoever_takes_it_out_types_their_password_and_it_stands_in_the_trail(): void
@@ -244,6 +271,14 @@ final class RecordFileTest extends TestCase
         $manifest = (array) json_decode((string) $in->getFromName('manifest.json'), true);
 
         return array_diff_key($manifest['sha256'], ['fhir.json' => true]);
+    }
+
+    private function writeExample(Patient $patient): void
+    {
+        $zip = new ZipArchive;
+        $zip->open($this->file(RecordZip::of($patient)));
+        $zip->extractTo(base_path('docs/formats/example'));
+        $zip->close();
     }
 
     private function isByTheSchema(string $json): void

@@ -44,7 +44,7 @@
                 {...attributes}
             />{/snippet}
     </Field>
-    <div class="self-end"><Button type="submit" size="sm" outline disabled={terms.processing}>Keep</Button></div>
+    <div class="sm:mt-7"><Button type="submit" size="sm" outline disabled={terms.processing}>Keep</Button></div>
 </form>
 {#if keeping.due.length > 0}
     <form onsubmit={erase} novalidate class="mt-3 grid gap-2 border-t border-rule pt-2">
