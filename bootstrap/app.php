@@ -9,6 +9,7 @@ use App\Http\Controllers\UpController;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\ReadableText;
+use App\Http\Middleware\RenewDeviceCookie;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SpeaksToThePatient;
 use App\Http\Middleware\StartSession;
@@ -45,6 +46,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->group('patient', [
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
+            RenewDeviceCookie::class,
             SpeaksToThePatient::class,
             FromOurPages::class,
             SubstituteBindings::class,

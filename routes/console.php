@@ -13,6 +13,7 @@ Schedule::command('caseload:refresh')->everyMinute()->withoutOverlapping(10);
 // Days begin at different hours for different patients: every hour is every day for each of them.
 Schedule::command('programmes:recheck')->hourlyAt(20)->withoutOverlapping(50);
 Schedule::command('reminders:send')->everyFiveMinutes()->withoutOverlapping(10);
+Schedule::command('records:erase-waiting')->everyTenMinutes()->withoutOverlapping(10);
 Schedule::call(Once::forget(...))->dailyAt('03:30')->name('forget-sent');
 Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10');
 Schedule::job(new ForgetOldMails)->dailyAt('03:20');

@@ -135,7 +135,7 @@ final class TodayOf
     /** Tells a device whose the things are that it keeps, without telling who that is. */
     private static function owner(string $record): string
     {
-        return substr(hash_hmac('sha256', $record, config()->string('app.key')), 0, 20);
+        return substr(hash_hmac('sha256', $record, config()->string('app.mark_key')), 0, 20);
     }
 
     private static function lastCheck(Patient $patient): ?PatientDay

@@ -85,6 +85,19 @@ final class DeviceGuard
         return self::make(self::COOKIE, $credential);
     }
 
+    /** @return list<HttpCookie> what this device holds, as new */
+    public static function renewed(Request $request): array
+    {
+        $cookies = [];
+        foreach ([self::COOKIE, self::OTHERS] as $name) {
+            if (self::text($request, $name) !== '') {
+                $cookies[] = self::make($name, self::text($request, $name));
+            }
+        }
+
+        return $cookies;
+    }
+
     private static function text(Request $request, string $cookie): string
     {
         $value = $request->cookie($cookie);

@@ -26,6 +26,6 @@ final class StopLink
 
     private static function proof(string $id): string
     {
-        return substr(hash_hmac('sha256', "no more messages to {$id}", config()->string('app.key')), 0, self::LENGTH);
+        return substr(hash_hmac('sha256', "no more messages to {$id}", config()->string('app.mark_key')), 0, self::LENGTH);
     }
 }

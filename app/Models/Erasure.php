@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Casts\Sealed;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -45,6 +46,12 @@ final class Erasure extends Row
     public function practitioner(): BelongsTo
     {
         return $this->belongsTo(Practitioner::class);
+    }
+
+    /** @param  Builder<Erasure>  $query  written down and not done yet */
+    public function scopeWaiting(Builder $query): void
+    {
+        $query->where('outcome', self::ERASED)->whereNull('done_at')->whereNotNull('patient_id');
     }
 
     /** @return array<string, string> */

@@ -57,7 +57,7 @@ final class Practitioner extends Authenticatable
     /** What is typed and kept in a browser is bound to it; it tells nothing by itself. */
     public function keyOfDrafts(): string
     {
-        return substr(hash_hmac('sha256', "drafts of {$this->id}", config()->string('app.key')), 0, 16);
+        return substr(hash_hmac('sha256', "drafts of {$this->id}", config()->string('app.mark_key')), 0, 16);
     }
 
     public function hasSecondFactor(): bool

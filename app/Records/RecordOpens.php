@@ -95,7 +95,8 @@ final class RecordOpens
                 if ($row instanceof ProgrammeItem) {
                     $row->item();
                 }
-                if ($row instanceof AskedForm) {
+                // Symptoms are the patient's own, and stand among the measurements.
+                if ($row instanceof AskedForm && $row->form !== AskedForm::SYMPTOMS) {
                     FormText::said($row);
                 }
             } catch (Throwable $problem) {

@@ -6,8 +6,8 @@ choose_instance() {
     demo) ENVIRONMENT=demo FILE=.env DATABASE=ivory_pace ;;
     clinic) ENVIRONMENT=production FILE=.env.production DATABASE=ivory_pace ;;
     # The drill's own: what the tests made, and where it is brought back.
-    test) ENVIRONMENT=e2e FILE=.env.e2e DATABASE=ivory_pace_e2e ;;
-    drill) ENVIRONMENT=drill FILE=.env.drill DATABASE=ivory_pace_e2e ;;
+    test) ENVIRONMENT=e2e FILE=.env.e2e DATABASE=${DRILL_DATABASE:-ivory_pace_e2e} ;;
+    drill) ENVIRONMENT=drill FILE=.env.drill DATABASE=${DRILL_DATABASE:-ivory_pace_e2e} ;;
     *) die "there is no instance $1; say clinic or demo" ;;
   esac
   use_instance "$1"

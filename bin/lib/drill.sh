@@ -5,6 +5,9 @@ drill() {
   rm -rf "$ROOT/storage/instances/drill" "$DIR/backup.key"
   phone_of_drill before "$folder"
   bin/backup --key test
+  # The key is replaced while a phone is signed in under the one before.
+  bin/rotate-key test
+  [ "$(APP_ENV=e2e as_keeper php artisan key:rotate --left)" = 0 ] || die "something was left under the earlier key"
   bin/backup "$folder" test
   archive=$(ls "$folder"/*.backup)
   # What was changed is believed in nothing.
@@ -61,6 +64,9 @@ serve_drill() (
   write_nginx_configuration
   stop_database
   start_by_units "$folder/units"
+  # What is erased goes by the queue.
+  as_app env APP_ENV=drill php artisan queue:work --sleep=1 > "$folder/queue.log" 2>&1 &
+  trap "kill $! || true; stop_web; stop_database" EXIT
   "$@"
 )
 

@@ -11,6 +11,26 @@ measure_scale() {
   node bin/lib/measure-scale.mjs "http://127.0.0.1:$WEB_PORT" "$SCALE_PATIENTS patients, $SCALE_DAYS days"
 }
 
+# An archive of all of it, and the way back.
+measure_putting_away() (
+  local folder begun archive
+  folder=$(mktemp -d)
+  trap 'rm -rf "$folder" "$DIR/backup.key" "$ROOT/storage/instances/drill" "$ROOT/.env.drill"' EXIT
+  export DRILL_DATABASE=ivory_pace_scale IVORY_PACE_PASSPHRASE='only to measure'
+  rm -rf "$ROOT/storage/instances/drill" "$DIR/backup.key"
+  bin/backup --key test >/dev/null
+  begun=$(date +%s%N)
+  bin/backup "$folder" test >/dev/null
+  archive=$(ls "$folder"/*.backup)
+  printf '\nPutting away and bringing back %s patients\n  %-52s %6.1f s   budget 60 s\n' "$SCALE_PATIENTS" \
+    "bin/backup ($(du -h "$archive" | cut -f1))" "$(seconds_since "$begun")"
+  begun=$(date +%s%N)
+  bin/restore "$archive" drill >/dev/null
+  printf '  %-52s %6.1f s   budget 120 s\n' 'bin/restore, compared byte for byte' "$(seconds_since "$begun")"
+)
+
+seconds_since() { awk -v from="$1" -v to="$(date +%s%N)" 'BEGIN { print (to - from) / 1e9 }'; }
+
 # How both grow with the number of patients, each with two weeks of practice.
 measure_growth() {
   fresh_scale

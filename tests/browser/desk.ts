@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
-import { addPatient, expect, issueNow, newName, screen, signIn } from './support';
+import { expect, issueNow, newName } from './support';
+import { quickSignIn, screened } from './ways/quick';
 
 export async function onTheBench(page: Page, stem: string): Promise<string> {
-    await signIn(page);
-    const record = await addPatient(page, newName(stem));
-    await screen(page);
+    await quickSignIn(page);
+    const record = await screened(page, newName(stem));
     await page.goto(`${record}/bench`);
     return record;
 }

@@ -15,7 +15,7 @@ final class AskErasure
     /** @param  string  $why  request or keeping */
     public function __invoke(Patient $patient, ?Practitioner $by, string $why): void
     {
-        $erasure = Erasure::query()->create([
+        $erasure = Erasure::waiting()->where('patient_id', $patient->id)->first() ?? Erasure::query()->create([
             'clinic_id' => $patient->clinic_id, 'practitioner_id' => $by?->id, 'patient_id' => $patient->id,
             'outcome' => Erasure::ERASED, 'why' => $why, 'mark' => ErasedList::mark($patient->id), 'asked_at' => now(),
         ]);

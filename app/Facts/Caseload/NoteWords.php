@@ -49,6 +49,6 @@ final class NoteWords
 
     private static function hash(string $word, int $clinic): string
     {
-        return substr(hash_hmac('sha256', "word of a note|$clinic|$word", config()->string('app.key')), 0, 24);
+        return substr(hash_hmac('sha256', "word of a note|$clinic|$word", config()->string('app.mark_key')), 0, 24);
     }
 }

@@ -35,8 +35,7 @@ final class KeepingOf
         }
         $due = [];
         $today = PatientDay::at($now->setTimezone($clinic->time_zone));
-        $waiting = Erasure::query()->where('clinic_id', $clinic->id)->where('outcome', Erasure::ERASED)->whereNotNull('patient_id')
-            ->select('patient_id');
+        $waiting = Erasure::waiting()->where('clinic_id', $clinic->id)->select('patient_id');
         $archived = Patient::query()->where('clinic_id', $clinic->id)->where('archived_at', '<=', $now->subYears($keeping->years)->addDay())
             ->whereNotIn('id', $waiting)->orderBy('archived_at')->orderBy('id');
         // Records of minors may have to be passed over: they do not take the place of others.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Record;
 
 use App\Actions\Records\AskErasure;
+use App\Actions\Records\EraseRecord;
 use App\Guard\Door\Door;
 use App\Guard\Door\EraseRoutine;
 use App\Guard\ErasedList;
@@ -18,6 +19,7 @@ use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -161,6 +163,23 @@ final class ErasureTest extends TestCase
         $this->artisan('records:erase-again', ['lists' => [$list, '/nowhere']])->expectsOutput('0 records that were erased are erased again.')->assertSuccessful();
         self::assertContains($marks[0], ErasedList::read(ErasedList::path()), 'It is known here too from now on.');
         unlink($list);
+    }
+
+    public function test_what_never_reached_the_queue_is_erased_later_and_twice_asked_is_once(): void
+    {
+        $this->clinicWithPatient();
+        Queue::fake();
+        app(AskErasure::class)($this->patient, $this->practitioner, Erasure::REQUEST);
+        app(AskErasure::class)($this->patient, $this->practitioner, Erasure::KEEPING);
+        self::assertSame(1, Erasure::query()->count());
+        $this->artisan('records:erase-waiting')->assertSuccessful();
+        Queue::assertPushed(EraseRecord::class, 2);
+        $this->travel(11)->minutes();
+        $this->artisan('records:erase-waiting')->assertSuccessful();
+        Queue::assertPushed(EraseRecord::class, 3);
+        (new EraseRecord((int) Erasure::query()->value('id')))->handle();
+        (new EraseRecord((int) Erasure::query()->value('id')))->handle();
+        self::assertSame([0, 0], [Patient::query()->count(), Erasure::waiting()->count()]);
     }
 
     /** @return list<string> tables and columns in which the id stands */

@@ -6,6 +6,7 @@ namespace Tests\Feature\Record;
 
 use App\Actions\Records\ReadRecord;
 use App\Fhir\PatientBundle;
+use App\Models\ChosenSymptom;
 use App\Models\HabitTick;
 use App\Models\Patient;
 use App\Models\Practitioner;
@@ -300,6 +301,8 @@ final class RecordFileTest extends TestCase
         $note->careSession->steps()->create(['step' => 'measure', 'content' => ['remarks' => '“x”'], 'revision' => 1, 'practitioner_id' => $by->id, 'kept_at' => now()]);
         $note->amendments()->create(['text' => 'T', 'reason' => 'R', 'practitioner_id' => $by->id, 'signed_at' => now()]);
         $practice = $patient->practices()->firstOrFail();
+        $symptom = ChosenSymptom::query()->create(['patient_id' => $patient->id, 'name' => 'yawning']);
+        $patient->askedForms()->create(['form' => 'symptoms', 'answered_on' => 'device', 'practitioner_id' => $by->id, 'asked_at' => now(), 'answers' => [$symptom->id => 3], 'answered' => 1, 'completed_at' => now()]);
         SecondLook::query()->create(['practice_id' => $practice->id, 'settled' => true, 'looked_at' => now(), 'received_at' => now()]);
         HabitTick::query()->create(['uuid' => (string) Str::uuid(), 'patient_id' => $patient->id, 'programme_version_id' => $version->id, 'device_id' => $practice->device_id, 'lineage' => $row->lineage, 'ticked_at' => now(), 'received_at' => now()]);
         $patient->handovers()->create(['kind' => 'share', 'to_id' => $by->id, 'by_id' => $by->id, 'reason' => 'R', 'at' => now()]);
