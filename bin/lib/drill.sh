@@ -7,6 +7,7 @@ drill() {
   bin/backup --key test
   # The key is replaced while a phone is signed in under the one before.
   bin/rotate-key test
+  KEEPER_PASSWORD=$(cat "$DIR/keeper.password")
   [ "$(APP_ENV=e2e as_keeper php artisan key:rotate --left)" = 0 ] || die "something was left under the earlier key"
   bin/backup "$folder" test
   archive=$(ls "$folder"/*.backup)

@@ -5,7 +5,7 @@ import type { Cue, Timeline } from '../../resources/js/shared/timeline';
 import { expect, readyPatient, soundsOf, test } from './support';
 
 /** Each plays in about this long, whatever its own length. */
-const SECONDS = 10;
+const SECONDS = 7;
 const AT_ONCE = 4;
 
 /** The same timeline at a fast pace. */

@@ -61,7 +61,7 @@ test('before: a clinic is founded, a patient comes and practises for a week, a l
     const record = await addPatient(page, name);
     await screen(page);
     await giveThreeAppointments(page, name);
-    await issueFast(page, record);
+    await issueFast(page, record, '1');
     const { address } = await makeLink(page, record);
     const context = await openPhone();
     const phone = context.pages()[0] ?? (await context.newPage());

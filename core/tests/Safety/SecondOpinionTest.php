@@ -43,7 +43,7 @@ final class SecondOpinionTest extends TestCase
     {
         mt_srand(1712);
         $pick = fn (array $of) => $of[array_rand($of)];
-        for ($run = 0; $run < 1500; $run++) {
+        for ($run = 0; $run < 800; $run++) {
             $technique = mt_rand(0, 1) === 0 ? Catalogue::get('own') : $pick(array_values(Catalogue::all()));
             $position = $pick($technique->positions);
             $ratio = ! $technique->hasRatio() ? null : mt_rand(1, 14).(mt_rand(0, 3) === 0 ? '+'.mt_rand(1, 3) : '').':'.mt_rand(0, 1) * mt_rand(0, 32).':'.mt_rand(1, 22).(mt_rand(0, 3) > 0 ? ':'.mt_rand(0, 1) * mt_rand(0, 16) : '');
