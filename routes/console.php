@@ -17,3 +17,5 @@ Schedule::command('records:erase-waiting')->everyTenMinutes()->withoutOverlappin
 Schedule::call(Once::forget(...))->dailyAt('03:30')->name('forget-sent');
 Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10');
 Schedule::job(new ForgetOldMails)->dailyAt('03:20');
+// They may hold addresses, and are looked at by then.
+Schedule::command('queue:prune-failed --hours=720')->dailyAt('03:40');

@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use IvoryPace\Assessment\ChangeClass;
 use IvoryPace\Assessment\Form;
 use IvoryPace\Assessment\Questionnaire;
+use IvoryPace\Numbers;
 
 /** Forms that a patient fills in: which there are, what they ask, and what their scores say. */
 final class AskedForms
@@ -47,10 +48,11 @@ final class AskedForms
         $lines = array_map(
             fn (Questionnaire $each) => self::shipped($each, $all->get($each->key, new Collection), $patient), Questionnaire::all(),
         );
-        foreach (self::own($all, $patient) as $key => $form) {
+        $asked = OwnForms::of($patient->clinic_id);
+        foreach ([...$asked, ...self::askedBefore($all)] as $key => $form) {
             $lines[] = self::line($all->get($key, new Collection), [
                 'key' => $key, 'label' => $form->title, 'items' => count($form->questions), 'least' => $form->lowest() ?? 0.0,
-                'most' => $form->highest(), 'source' => 'Brought along by the clinic.',
+                'most' => $form->highest(), 'source' => 'Brought along by the clinic.', 'is_asked' => isset($asked[$key]),
             ], null, $patient);
         }
 
@@ -59,15 +61,15 @@ final class AskedForms
 
     /**
      * @param  Collection<array-key, Collection<int, AskedForm>>  $all  by form
-     * @return array<string, Form> by key: those that the clinic asks, and what this patient was asked before
+     * @return array<string, Form> by key: what a clinic brought along, this one or another, and this patient was asked
      */
-    private static function own(Collection $all, Patient $patient): array
+    private static function askedBefore(Collection $all): array
     {
-        $own = OwnForms::of($patient->clinic_id);
+        $own = [];
         foreach ($all as $key => $forms) {
             $form = $forms->first()?->own();
             if ($form !== null) {
-                $own[$key] ??= $form;
+                $own[(string) $key] = $form;
             }
         }
 
@@ -82,7 +84,7 @@ final class AskedForms
     {
         return self::line($forms, [
             'key' => $questionnaire->key, 'label' => $questionnaire->name, 'items' => $questionnaire->items, 'least' => 0,
-            'most' => $questionnaire->highest(), 'source' => $questionnaire->source,
+            'most' => $questionnaire->highest(), 'source' => $questionnaire->source, 'is_asked' => true,
         ], $questionnaire, $patient);
     }
 
@@ -125,10 +127,10 @@ final class AskedForms
         if ($first->score === null || $last->score === null) {
             return null;
         }
-        $points = (int) round($last->score - $first->score);
-        $text = $points === 0
+        $points = Numbers::round($last->score - $first->score);
+        $text = $points === 0.0
             ? 'no points changed'
-            : abs($points).' '.(abs($points) === 1 ? 'point' : 'points').($points < 0 ? ' fewer' : ' more');
+            : Numbers::print(abs($points)).' '.(abs($points) === 1.0 ? 'point' : 'points').($points < 0 ? ' fewer' : ' more');
 
         if ($questionnaire === null) {
             return "$text; what that says is not known here, so nothing is claimed";

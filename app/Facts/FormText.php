@@ -82,7 +82,7 @@ final class FormText
                 fn (int $value) => ['value' => $value, 'label' => $question->said($value)],
                 $asked->isScreening() ? array_reverse($values) : $values,
             ),
-            'least' => $question->least, 'most' => $question->most,
+            'least' => $question->least, 'most' => $question->most, 'may_stay_open' => $question->mayStayOpen(),
             // Said where a number is typed.
             'outside' => $isChosen || $question->kind === FormQuestion::TEXT ? ''
                 : (string) __('form.number', ['least' => $question->least, 'most' => $question->most]),

@@ -27,7 +27,7 @@ final class Forms
             if (! $bundle->has('Questionnaire', $form->form)) {
                 $bundle->add('Questionnaire', $form->form, [
                     'url' => $bundle->url('Questionnaire', $form->form), ...QuestionnaireDocument::write($of),
-                    'code' => Said::concept('', MeasureCode::ofQuestionnaire($form->form))['coding'] ?? [],
+                    'code' => Said::codings(MeasureCode::ofQuestionnaire($form->form)),
                 ]);
             }
             $isDone = $form->completed_at !== null;

@@ -19,12 +19,16 @@ final class Said
     /** @return array<string, mixed> a CodeableConcept */
     public static function concept(string $text, ?MeasureCode $code = null): array
     {
-        $codings = [];
-        foreach ($code->loinc ?? [] as $loinc => $display) {
-            $codings[] = ['system' => self::LOINC, 'code' => (string) $loinc, 'display' => $display];
-        }
+        return self::filled(['coding' => $code === null ? [] : self::codings($code), 'text' => $text]);
+    }
 
-        return self::filled(['coding' => $codings, 'text' => $text]);
+    /** @return list<array<string, string>> */
+    public static function codings(MeasureCode $code): array
+    {
+        return array_map(
+            fn (int|string $loinc, string $display) => ['system' => self::LOINC, 'code' => (string) $loinc, 'display' => $display],
+            array_keys($code->loinc), array_values($code->loinc),
+        );
     }
 
     /** @return array<string, mixed> a CodeableConcept of FHIR's own words */

@@ -12,9 +12,10 @@ use IvoryPace\Assessment\Questionnaire;
 use IvoryPace\Calendar\Quarter;
 use IvoryPace\Health\StopClass;
 use IvoryPace\Programme\Outcome;
+use IvoryPace\Progress\QuarterNumbers;
 use stdClass;
 
-/** What happened in a clinic in one quarter, as numbers. Days are the clinic's. */
+/** Counts what happened in a clinic in one quarter. Days are the clinic's. */
 final readonly class QuarterFacts
 {
     /** Programmes that are looked at for a change in questionnaires. */
@@ -37,8 +38,19 @@ final readonly class QuarterFacts
         $this->to = CarbonImmutable::parse($quarter->lastDay()->next()->date, $clinic->time_zone)->utc();
     }
 
+    public function numbers(): QuarterNumbers
+    {
+        ['people' => $seen, 'sessions' => $sessions] = $this->seen();
+        ['people' => $practised, 'practices' => $practices, 'stops' => $stops, 'seconds' => $seconds] = $this->practised();
+
+        return new QuarterNumbers(
+            $this->begun(), $this->closed(), $this->changes(), $seen, $sessions, $practised, $practices, $stops, $seconds,
+            $this->raised(),
+        );
+    }
+
     /** Patients whose programme began. */
-    public function begun(): int
+    private function begun(): int
     {
         $first = DB::table('programme_versions')->selectRaw('min(in_force_from)')->whereColumn('programme_id', 'programmes.id')
             ->whereNull('withdrawn_at');
@@ -48,7 +60,7 @@ final readonly class QuarterFacts
     }
 
     /** @return array<string, int> programmes that were closed, by outcome */
-    public function closed(): array
+    private function closed(): array
     {
         $counts = $this->closings()->selectRaw('outcome, count(*) as programmes')->groupBy('outcome')->pluck('programmes', 'outcome');
 
@@ -59,7 +71,7 @@ final readonly class QuarterFacts
     }
 
     /** @return array{people: int, sessions: int} */
-    public function seen(): array
+    private function seen(): array
     {
         $query = fn (): Builder => $this->during('care_sessions', 'begun_at')->whereNull('dropped_at');
 
@@ -67,7 +79,7 @@ final readonly class QuarterFacts
     }
 
     /** @return array{people: int, practices: int, stops: int, seconds: int} what counts as practised, at home and on paper */
-    public function practised(): array
+    private function practised(): array
     {
         $symptoms = array_values(array_map(
             fn (StopClass $class) => $class->value, array_filter(StopClass::cases(), fn (StopClass $class) => $class->isSymptom()),
@@ -86,13 +98,13 @@ final readonly class QuarterFacts
     }
 
     /** Patients with a red flag that was raised. */
-    public function raised(): int
+    private function raised(): int
     {
         return $this->people($this->during('raised_red_flags', 'raised_at'));
     }
 
     /** @return array<string, array<string, int>> by questionnaire: how many of closed programmes changed how, from first to last answers */
-    public function changes(): array
+    private function changes(): array
     {
         $counts = [];
         $first = '(select min(in_force_from) from programme_versions where programme_id = programmes.id and withdrawn_at is null)';

@@ -23,7 +23,10 @@ final class AskForm
     public function __invoke(Patient $patient, Practitioner $by, string $form, string $on): AskedForm
     {
         $own = OwnForms::of($patient->clinic_id)[$form] ?? null;
-        if (($own === null && ! FormText::isShipped($form)) || ! in_array($on, ['device', 'room'], true)) {
+        $open = $patient->askedForms()->where('form', $form)->whereNull('completed_at')->whereNull('settled_at');
+        // One that the clinic asks no more may still be answered to its end.
+        $isKnown = $own !== null || FormText::isShipped($form) || $open->exists();
+        if (! $isKnown || ! in_array($on, ['device', 'room'], true)) {
             throw ValidationException::withMessages(['form' => 'Choose one of the list.']);
         }
         if ($on === 'device' && ! $patient->devices()->whereNull('revoked_at')->exists()) {
@@ -39,14 +42,17 @@ final class AskForm
             );
         }
 
-        return DB::transaction(function () use ($patient, $by, $form, $own, $on) {
+        return DB::transaction(function () use ($patient, $by, $form, $own, $on, $open) {
             Patient::query()->lockForUpdate()->findOrFail($patient->id);
-            $open = $patient->askedForms()->where('form', $form)->whereNull('completed_at')->whereNull('settled_at')->first();
-            if ($open !== null) {
+            $begun = $open->first();
+            if ($begun !== null) {
                 // The same one, wherever it goes on: what is answered stays.
-                $open->update(['answered_on' => $on]);
+                $begun->update(['answered_on' => $on]);
 
-                return $open;
+                return $begun;
+            }
+            if ($own === null && ! FormText::isShipped($form)) {
+                throw ValidationException::withMessages(['form' => 'Choose one of the list.']);
             }
 
             return $patient->askedForms()->create(

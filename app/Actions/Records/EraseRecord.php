@@ -36,13 +36,30 @@ final class EraseRecord implements ShouldQueue
             }
             $gone = Patient::query()->withoutGlobalScope(Patient::OWN)
                 ->where(fn ($query) => $query->where('id', $erasure->patient_id)->orWhere('joined_into', $erasure->patient_id))->get();
-            $this->forgetMails($gone->map(fn (Patient $patient) => $patient->email())->filter()->all(), $erasure->clinic_id);
+            $addresses = array_values(array_filter($gone->map(fn (Patient $patient) => $patient->email())->all()));
+            $this->forgetMails($addresses, $erasure->clinic_id);
+            $this->forgetJobs([...$addresses, ...$gone->modelKeys()]);
             DB::statement('call '.EraseRoutine::NAME.'(?, ?)', [$erasure->patient_id, $erasure->id]);
         }, 3);
         ErasedList::keep();
     }
 
-    /** @param  array<array-key, string>  $addresses */
+    /**
+     * Messages that wait, and what could not be done.
+     *
+     * @param  list<string>  $words  addresses and ids
+     */
+    private function forgetJobs(array $words): void
+    {
+        foreach ($words as $word) {
+            $word = addcslashes($word, '%_\\');
+            foreach (['jobs', 'failed_jobs'] as $table) {
+                DB::table($table)->where('payload', 'like', "%$word%")->delete();
+            }
+        }
+    }
+
+    /** @param  list<string>  $addresses */
     private function forgetMails(array $addresses, int $clinic): void
     {
         $addresses = array_map(mb_strtolower(...), $addresses);

@@ -8,6 +8,7 @@ use App\Models\Clinic;
 use App\Models\Erasure;
 use App\Models\Patient;
 use Carbon\CarbonImmutable;
+use IvoryPace\Calendar\Keeping;
 use IvoryPace\Calendar\PatientDay;
 
 /** How long a clinic keeps records, which have been kept long enough, and what was forgotten. */
@@ -36,21 +37,21 @@ final class KeepingOf
         $due = [];
         $today = PatientDay::at($now->setTimezone($clinic->time_zone));
         $waiting = Erasure::waiting()->where('clinic_id', $clinic->id)->select('patient_id');
-        $archived = Patient::query()->where('clinic_id', $clinic->id)->where('archived_at', '<=', $now->subYears($keeping->years)->addDay())
-            ->whereNotIn('id', $waiting)->orderBy('archived_at')->orderBy('id');
-        // Records of minors may have to be passed over: they do not take the place of others.
-        foreach ($archived->lazy(200) as $patient) {
-            $putAway = PatientDay::at(($patient->archived_at ?? $now)->setTimezone($clinic->time_zone));
-            $on = $keeping->dueOn(PatientDay::of($patient->birth_date->format('Y-m-d')), $putAway);
+        $putAway = $now->subYears($keeping->years)->addDay();
+        // Nearly all of these may go, so that few are read for nothing; the day itself is the core's to say.
+        $archived = Patient::query()->where('clinic_id', $clinic->id)->where('archived_at', '<=', $putAway)->whereNotIn('id', $waiting)
+            ->where(fn ($query) => $query->whereRaw('archived_at >= date_add(birth_date, interval ? year)', [Keeping::ADULT])
+                ->orWhereRaw('date_add(birth_date, interval ? year) <= ?', [$keeping->untilAge, $today->date]))
+            ->orderBy('archived_at')->orderBy('id')->limit(self::MOST)->get();
+        foreach ($archived as $patient) {
+            $away = PatientDay::at(($patient->archived_at ?? $now)->setTimezone($clinic->time_zone));
+            $on = $keeping->dueOn(PatientDay::of($patient->birth_date->format('Y-m-d')), $away);
             if (! $on->isAfter($today)) {
                 $due[] = [
                     'id' => $patient->id, 'name' => $patient->name, 'born' => $patient->birth_date->format('j M Y'),
-                    'archived' => CarbonImmutable::parse($putAway->date)->format('j M Y'),
+                    'archived' => CarbonImmutable::parse($away->date)->format('j M Y'),
                     'since' => CarbonImmutable::parse($on->date)->format('j M Y'),
                 ];
-            }
-            if (count($due) === self::MOST) {
-                break;
             }
         }
 

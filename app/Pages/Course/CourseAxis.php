@@ -337,10 +337,10 @@ final readonly class CourseAxis
         return $this->file->patient->dayOf(CarbonImmutable::parse($at, 'UTC'));
     }
 
-    /** @return list<array{name: string, most: float|int, points: list<array<string, mixed>>}> */
+    /** @return list<array<string, mixed>> */
     private function questionnaires(): array
     {
-        return array_map(fn (array $line) => ['name' => $line['name'], 'most' => $line['most'], 'points' => array_map(
+        return array_map(fn (array $line) => [...array_diff_key($line, ['of' => true]), 'points' => array_map(
             fn (array $point) => [...$point, 'band' => $line['of']?->band($point['value']) ?? ''], $this->onAxis($line['points']),
         )], CourseScores::since($this->from->plusDays(-self::DAYS_BEFORE), $this->file));
     }

@@ -12,7 +12,11 @@ use IvoryPace\Calendar\PatientDay;
 /** What questionnaires scored, day by day; those that the clinic brought along stand last. */
 final class CourseScores
 {
-    /** @return list<array{name: string, most: float|int, of: Questionnaire|null, points: list<array{day: PatientDay, value: float}>}> */
+    /**
+     * @return list<array{
+     *     name: string, least: float|int, most: float|int, of: Questionnaire|null, points: list<array{day: PatientDay, value: float}>
+     * }>
+     */
     public static function since(PatientDay $first, OnFile $file): array
     {
         $lines = [];
@@ -31,7 +35,10 @@ final class CourseScores
             $own = $of === null && $points !== [] ? AskedForm::query()->find($forms->last()?->id)?->own() : null;
             $name = $of->name ?? $own?->title;
             if ($points !== [] && $name !== null) {
-                $lines[] = ['name' => $name, 'most' => $of?->highest() ?? $own?->highest() ?? 0, 'of' => $of, 'points' => $points];
+                $lines[] = [
+                    'name' => $name, 'least' => $own?->lowest() ?? 0, 'most' => $of?->highest() ?? $own?->highest() ?? 0, 'of' => $of,
+                    'points' => $points,
+                ];
             }
         }
 

@@ -16,6 +16,9 @@ final readonly class Form
 
     public const MOST_OPTIONS = 30;
 
+    /** Points, up or down, that a whole form may count: what can be kept of a score. */
+    public const MOST_POINTS = 9999;
+
     public const MOST_TITLE = 120;
 
     public const MOST_WORDS = 500;
@@ -67,8 +70,14 @@ final readonly class Form
             self::text($stored['title'] ?? null, self::MOST_TITLE), is_string($stored['intro'] ?? null) ? $stored['intro'] : '', $questions,
         );
 
-        return $form->write() == $stored && $questions !== []
+        return $form->write() == $stored && $questions !== [] && count($questions) <= self::MOST_QUESTIONS && $form->canBeKept()
             ? $form : throw InvalidValue::because('It is no questionnaire as it was written.');
+    }
+
+    /** Whether every score that it can come to fits where scores are kept. */
+    public function canBeKept(): bool
+    {
+        return max(abs($this->highest() ?? 0.0), abs($this->lowest() ?? 0.0)) <= self::MOST_POINTS;
     }
 
     /** @return float|null points; null when nothing in it counts */
@@ -104,14 +113,14 @@ final readonly class Form
     }
 
     /**
-     * What may stay open is only what is said in words.
+     * Answers that are missing and may not.
      *
      * @param  array<array-key, int|string>  $answers
      */
     public function missing(array $answers): int
     {
         return count(array_filter(
-            $this->questions, fn (FormQuestion $question) => $question->kind !== FormQuestion::TEXT && ! isset($answers[$question->key]),
+            $this->questions, fn (FormQuestion $question) => ! $question->mayStayOpen() && ! isset($answers[$question->key]),
         ));
     }
 
@@ -152,6 +161,7 @@ final readonly class Form
             ];
         }
 
-        return count($read) > 1 ? $read : throw InvalidValue::because('A choice has fewer than two answers.');
+        return count($read) > 1 && count($read) <= self::MOST_OPTIONS
+            ? $read : throw InvalidValue::because('A choice has 2 to '.self::MOST_OPTIONS.' answers.');
     }
 }

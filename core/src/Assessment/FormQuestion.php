@@ -15,6 +15,9 @@ final readonly class FormQuestion
 
     public const TEXT = 'text';
 
+    /** Decimals of what an answer counts: as many as are kept of a score. */
+    public const DECIMALS = 2;
+
     /** Characters of an answer in words. */
     public const MOST_TEXT = 1000;
 
@@ -53,6 +56,12 @@ final readonly class FormQuestion
     public static function text(string $key, string $text): self
     {
         return new self($key, $text, self::TEXT, [], 0, self::MOST_TEXT);
+    }
+
+    /** What is said in words may be left out. */
+    public function mayStayOpen(): bool
+    {
+        return $this->kind === self::TEXT;
     }
 
     /** Whether its options count for the score. */

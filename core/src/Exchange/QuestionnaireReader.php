@@ -78,7 +78,12 @@ final class QuestionnaireReader
             $this->errors['/item'] = 'A questionnaire has at most '.Form::MOST_QUESTIONS.' questions.';
         }
 
-        return $this->errors === [] ? [new Form($title, $intro, $this->questions), []] : [null, $this->errors];
+        $form = new Form($title, $intro, $this->questions);
+        if ($this->errors === [] && ! $form->canBeKept()) {
+            $this->errors['/item'] = 'Its answers count more than '.Form::MOST_POINTS.' points in all.';
+        }
+
+        return $this->errors === [] ? [$form, []] : [null, $this->errors];
     }
 
     private function items(mixed $items, string $path, string $under, int $depth): void
@@ -196,10 +201,12 @@ final class QuestionnaireReader
         foreach ($extensions as $extension) {
             if (in_array($extension['url'] ?? null, QuestionnaireDocument::WEIGHTS, true)) {
                 $value = $extension['valueDecimal'] ?? null;
-                if ((is_int($value) || is_float($value)) && abs($value) <= self::USUAL_MOST) {
+                $isNumber = (is_int($value) || is_float($value)) && abs($value) <= self::USUAL_MOST;
+                if ($isNumber && round($value, FormQuestion::DECIMALS) === (float) $value) {
                     return (float) $value;
                 }
-                $this->errors["$path/extension"] = 'What an answer counts is a number within '.self::USUAL_MOST.' (valueDecimal).';
+                $this->errors["$path/extension"] = 'What an answer counts is a number within '.self::USUAL_MOST.', of at most '
+                    .FormQuestion::DECIMALS.' decimals (valueDecimal).';
             }
         }
 

@@ -94,6 +94,8 @@ final class FormTest extends TestCase
         yield 'another kind' => [fn (array $stored) => array_replace_recursive($stored, ['questions' => [0 => ['kind' => 'date']]])];
         yield 'one answer' => [fn (array $stored) => array_replace($stored, ['questions' => [[...$stored['questions'][0], 'options' => [$stored['questions'][0]['options'][0]]]]])];
         yield 'more than is known' => [fn (array $stored) => [...$stored, 'more' => 1]];
+        yield 'more points than can be kept' => [fn (array $stored) => array_replace_recursive($stored, ['questions' => [1 => ['options' => [0 => ['weight' => -10_000.0]]]]])];
+        yield 'more questions than anybody answers' => [fn (array $stored) => [...$stored, 'questions' => array_fill(0, 101, $stored['questions'][4])]];
         yield 'no words' => [fn (array $stored) => array_replace_recursive($stored, ['questions' => [1 => ['text' => '']]])];
         yield 'limits in words' => [fn (array $stored) => array_replace_recursive($stored, ['questions' => [3 => ['least' => 'five']]])];
         yield 'an answer without words' => [fn (array $stored) => array_replace_recursive($stored, ['questions' => [0 => ['options' => [0 => ['label' => null]]]]])];

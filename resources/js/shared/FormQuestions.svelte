@@ -67,7 +67,7 @@
                         rows="2"
                         maxlength={question.most}
                         value={String(answers[question.key] ?? '')}
-                        onchange={(event) => onanswer(question.key, event.currentTarget.value.trim())}></textarea>
+                        oninput={(event) => onanswer(question.key, event.currentTarget.value)}></textarea>
                 {/if}
             {/if}
         </li>

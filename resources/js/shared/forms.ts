@@ -11,6 +11,7 @@ export interface FormQuestion {
     /** Of a whole number; the most characters of an answer in words. */
     least: number;
     most: number;
+    may_stay_open: boolean;
     /** What is wrong with a number that cannot be. */
     outside: string;
 }
@@ -24,9 +25,9 @@ export interface FormView {
     answers: Record<string, FormAnswer>;
 }
 
-/** Questions that are still open; what is said in words may stay so. */
+/** Questions that are still open and may not stay so. */
 export function openQuestions(questions: FormQuestion[], answers: Record<string, FormAnswer>): number {
-    return questions.filter((question) => question.kind !== 'text' && answers[question.key] === undefined).length;
+    return questions.filter((question) => !question.may_stay_open && answers[question.key] === undefined).length;
 }
 
 /** With one answer changed; what was emptied is not answered. */

@@ -47,7 +47,7 @@ export interface CourseProgramme {
     goal: { measure: string; target: number; at_most: boolean } | null;
     sessions: { day: string; number: number; id: string; signed: boolean }[];
     measures: { name: string; unit: string; goal: string | null; points: CoursePoint[] }[];
-    questionnaires: { name: string; most: number; points: (CoursePoint & { band: string })[] }[];
+    questionnaires: { name: string; least: number; most: number; points: (CoursePoint & { band: string })[] }[];
 }
 
 export interface CourseProposal {

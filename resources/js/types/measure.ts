@@ -39,6 +39,8 @@ export interface QuestionnaireView {
     /** Null where nothing in it counts. */
     most: number | null;
     source: string;
+    /** Whether the clinic asks it still. */
+    is_asked: boolean;
     last: FormScore | null;
     first: FormScore | null;
     change: string | null;

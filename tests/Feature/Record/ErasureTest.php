@@ -14,6 +14,8 @@ use App\Models\OutgoingMail;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Role;
+use App\Records\RecordOut;
+use App\Records\RecordZip;
 use Carbon\CarbonImmutable;
 use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Database\QueryException;
@@ -48,7 +50,10 @@ final class ErasureTest extends TestCase
         $lead = Practitioner::query()->where('email', 'nora@harrowquay.example')->sole();
         $this->actingAs($lead, 'practitioner');
         // The whole clinic, one after the other; what is left after each is what others have.
-        foreach (Patient::query()->where('clinic_id', $lead->clinic_id)->orderBy('id')->get() as $index => $patient) {
+        $all = Patient::query()->where('clinic_id', $lead->clinic_id)->orderBy('id')->get();
+        $elsewhere = $this->documents(Patient::query()->where('clinic_id', '<>', $lead->clinic_id)->get());
+        $ofClinics = $this->counts();
+        foreach ($all as $index => $patient) {
             // What opens a record leaves lines; two records became one.
             $this->get("/patients/{$patient->id}/record")->assertOk();
             if ($index === 0) {
@@ -56,11 +61,16 @@ final class ErasureTest extends TestCase
                 OutgoingMail::query()->create(['clinic_id' => $lead->clinic_id, 'to' => 'Somebody@Harbour.example', 'subject' => 's', 'text' => 't', 'at' => now()]);
                 OutgoingMail::query()->create(['clinic_id' => $lead->clinic_id, 'to' => 'other@harbour.example', 'subject' => 's', 'text' => 't', 'at' => now()]);
                 $patient->update(['contact' => 'somebody@harbour.example']);
+                foreach (['somebody@harbour.example', 'other@harbour.example', $patient->id] as $at => $word) {
+                    DB::table('failed_jobs')->insert(['uuid' => "u$at", 'connection' => 'c', 'queue' => 'q', 'payload' => "{\"to\":\"$word\"}", 'exception' => '']);
+                }
             }
             $before = $this->ofOthers($patient);
+            $neighbours = $this->documents($all->slice($index + 1, 2));
             $this->post("/patients/{$patient->id}/erasure", ['name' => " {$patient->name} ", 'your_password' => DemoSeeder::PASSWORD])->assertRedirect('/')->assertSessionHasNoErrors();
             self::assertSame([], $this->places($patient->id), $patient->name);
             self::assertSame($before, $this->ofOthers($patient), $patient->name);
+            self::assertSame($neighbours, $this->documents($all->slice($index + 1, 2)), 'Of those beside it not a letter is another.');
             $this->get("/patients/{$patient->id}")->assertNotFound();
             if ($index === 0) {
                 self::assertSame(['other@harbour.example'], OutgoingMail::query()->where('to', '<>', '')->get()->map(fn (OutgoingMail $mail) => $mail->to)->filter(fn (string $to) => str_contains($to, 'harbour'))->values()->all());
@@ -68,6 +78,9 @@ final class ErasureTest extends TestCase
         }
         self::assertSame(0, Patient::query()->withoutGlobalScopes()->where('clinic_id', $lead->clinic_id)->count());
         self::assertSame([], $this->danglers());
+        self::assertSame($elsewhere, $this->documents(Patient::query()->where('clinic_id', '<>', $lead->clinic_id)->get()));
+        self::assertSame($ofClinics, $this->counts());
+        self::assertSame(['{"to":"other@harbour.example"}'], DB::table('failed_jobs')->pluck('payload')->all());
         self::assertSame(0, DB::table(Door::TABLE)->count(), 'The door is shut.');
         $this->get('/')->assertOk();
         $this->get('/clinic')->assertOk()->assertInertia(fn ($page) => $page->where('keeping.past.0', fn (string $line) => str_ends_with($line, ', by Nora Ashgrove, on request')));
@@ -210,6 +223,31 @@ final class ErasureTest extends TestCase
             if ($names && ! in_array($table, ['erasures', 'access_trail', 'caseload_lines'], true)) {
                 $counts[$table] = $query->count();
             }
+        }
+
+        return $counts;
+    }
+
+    /**
+     * @param  iterable<Patient>  $patients
+     * @return array<string, string> everything that stands in their records
+     */
+    private function documents(iterable $patients): array
+    {
+        $documents = [];
+        foreach ($patients as $patient) {
+            $documents[$patient->name] = hash('sha256', RecordZip::json(RecordOut::document($patient->refresh())));
+        }
+
+        return $documents;
+    }
+
+    /** @return array<string, int> what belongs to clinics and their people */
+    private function counts(): array
+    {
+        $counts = [];
+        foreach (['clinics', 'practitioners', 'own_exercises', 'own_routines', 'own_questionnaires', 'programme_templates', 'voice_clips', 'absences', 'invitations', 'backups'] as $table) {
+            $counts[$table] = DB::table($table)->count();
         }
 
         return $counts;

@@ -66,7 +66,7 @@ final class OwnQuestionnaireTest extends TestCase
         $this->travel(7)->days();
         $again = (string) $this->postJson($this->url('forms'), ['form' => $form->key(), 'on' => 'room'])->json('form.id');
         $this->putJson($this->url("forms/$again"), ['answers' => ['red.chest-pain' => 0, 'n' => 0], 'done' => true])->assertOk();
-        self::assertSame('3 points fewer; what that says is not known here, so nothing is claimed', $this->line($form)['change']);
+        self::assertSame('2.5 points fewer; what that says is not known here, so nothing is claimed', $this->line($form)['change']);
         $this->get($this->url('record'))->assertOk();
         $this->issue();
         self::assertSame([['Nights', 2.5]], array_map(fn (array $each) => [$each['name'], $each['most']], $this->course()['programme']['questionnaires']));
@@ -104,9 +104,12 @@ final class OwnQuestionnaireTest extends TestCase
         $own = OwnQuestionnaire::query()->sole();
         $file = $this->get("/questionnaires/{$own->id}/file")->assertOk()->assertHeader('Content-Type', 'application/fhir+json')->getContent();
         $id = (string) $this->postJson($this->url('forms'), ['form' => $form->key(), 'on' => 'room'])->json('form.id');
-        $this->putJson($this->url("forms/$id"), ['answers' => ['red.chest-pain' => 0, 'n' => 7], 'done' => true])->assertOk();
+        self::assertTrue($this->line($form)['is_asked']);
         $this->delete("/questionnaires/{$own->id}")->assertRedirect();
-        self::assertSame(0.0, (float) $this->line($form)['last']['score']);
+        // What was begun may be brought to its end.
+        $this->postJson($this->url('forms'), ['form' => $form->key(), 'on' => 'room'])->assertCreated()->assertJsonPath('form.id', $id);
+        $this->putJson($this->url("forms/$id"), ['answers' => ['red.chest-pain' => 0, 'n' => 7], 'done' => true])->assertOk();
+        self::assertSame([0.0, false], [(float) $this->line($form)['last']['score'], $this->line($form)['is_asked']]);
         $this->postJson($this->url('forms'), ['form' => $form->key(), 'on' => 'room'])->assertJsonValidationErrors('form');
         $this->upload((string) $file)->assertSessionHasNoErrors();
         self::assertSame($form->key(), OwnQuestionnaire::query()->sole()->form()->key());

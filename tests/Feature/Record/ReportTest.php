@@ -37,22 +37,22 @@ final class ReportTest extends TestCase
         $patients = Patient::query()->where('clinic_id', $clinic->id)->get();
         foreach (['2026-4', '2026-3', '2026-2', '2025-4'] as $key) {
             $quarter = Quarter::read($key) ?? self::fail($key);
-            $facts = new QuarterFacts($clinic, $quarter);
+            $facts = (new QuarterFacts($clinic, $quarter))->numbers();
             $isIn = fn (?CarbonImmutable $at): bool => $at !== null && Quarter::containing(PatientDay::at($at->setTimezone($clinic->time_zone)))->key() === $key;
             $isOn = fn (?CarbonImmutable $on): bool => $on !== null && Quarter::containing(PatientDay::of($on->format('Y-m-d')))->key() === $key;
             $programmes = Programme::query()->whereIn('patient_id', $patients->modelKeys())->where('is_maintenance', false)->with('versions')->get();
-            self::assertSame($programmes->filter(fn (Programme $each) => $isOn($each->versions->min(fn (ProgrammeVersion $version) => $version->in_force_from)))->pluck('patient_id')->unique()->count(), $facts->begun(), "begun in $key");
-            self::assertSame($programmes->filter(fn (Programme $each) => $each->outcome !== null && $isOn($each->closed_on))->count(), array_sum($facts->closed()), "closed in $key");
+            self::assertSame($programmes->filter(fn (Programme $each) => $isOn($each->versions->min(fn (ProgrammeVersion $version) => $version->in_force_from)))->pluck('patient_id')->unique()->count(), $facts->begun, "begun in $key");
+            self::assertSame($programmes->filter(fn (Programme $each) => $each->outcome !== null && $isOn($each->closed_on))->count(), array_sum($facts->closed), "closed in $key");
             $sessions = CareSession::query()->whereIn('patient_id', $patients->modelKeys())->whereNull('dropped_at')->get()->filter(fn (CareSession $each) => $isIn($each->begun_at));
-            self::assertSame(['people' => $sessions->pluck('patient_id')->unique()->count(), 'sessions' => $sessions->count()], $facts->seen(), "seen in $key");
+            self::assertSame(['people' => $sessions->pluck('patient_id')->unique()->count(), 'sessions' => $sessions->count()], ['people' => $facts->seen, 'sessions' => $facts->sessions], "seen in $key");
             $practices = Practice::query()->whereIn('patient_id', $patients->modelKeys())->get()->filter(fn (Practice $each) => $isIn($each->started_at) && $each->record()->isCredited());
             self::assertSame([
                 'people' => $practices->pluck('patient_id')->unique()->count(), 'practices' => $practices->count(),
                 'stops' => $practices->filter(fn (Practice $each) => $each->record()->stoppedForSymptom)->count(), 'seconds' => (int) $practices->sum('seconds_done'),
-            ], $facts->practised(), "practised in $key");
-            self::assertSame(RaisedRedFlag::query()->whereIn('patient_id', $patients->modelKeys())->get()->filter(fn (RaisedRedFlag $each) => $isIn($each->raised_at))->pluck('patient_id')->unique()->count(), $facts->raised());
+            ], ['people' => $facts->practised, 'practices' => $facts->practices, 'stops' => $facts->stops, 'seconds' => $facts->seconds], "practised in $key");
+            self::assertSame(RaisedRedFlag::query()->whereIn('patient_id', $patients->modelKeys())->get()->filter(fn (RaisedRedFlag $each) => $isIn($each->raised_at))->pluck('patient_id')->unique()->count(), $facts->raised);
         }
-        self::assertGreaterThan(20, (new QuarterFacts($clinic, Quarter::of(2026, 4)))->practised()['practices']);
+        self::assertGreaterThan(20, (new QuarterFacts($clinic, Quarter::of(2026, 4)))->numbers()->practices);
         $this->actingAs($this->practitioner, 'practitioner');
         $queries = 0;
         DB::listen(function () use (&$queries): void {
@@ -89,7 +89,7 @@ final class ReportTest extends TestCase
         foreach (['2026-06-30 22:59:59', '2026-06-30 23:00:00', '2026-09-30 22:59:59', '2026-09-30 23:00:00'] as $at) {
             RaisedRedFlag::query()->create(['patient_id' => Patient::factory()->create(['clinic_id' => $clinic->id, 'practitioner_id' => $this->practitioner->id])->id, 'flag' => 'chest-pain', 'source' => 'home', 'raised_at' => $at]);
         }
-        self::assertSame([1, 2, 1], array_map(fn (int $number) => (new QuarterFacts($clinic, Quarter::of(2026, $number)))->raised(), [2, 3, 4]));
+        self::assertSame([1, 2, 1], array_map(fn (int $number) => (new QuarterFacts($clinic, Quarter::of(2026, $number)))->numbers()->raised, [2, 3, 4]));
         $offered = fn (string $now): string => QuarterReport::offered($clinic, CarbonImmutable::parse($now, 'UTC'))[0]->key();
         self::assertSame(['2026-2', '2026-3'], [$offered('2026-09-30 22:59'), $offered('2026-09-30 23:00')]);
         $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00'));

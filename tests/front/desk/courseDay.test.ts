@@ -60,7 +60,7 @@ const programme: CourseProgramme = {
         },
     ],
     questionnaires: [
-        { name: 'GAD-7', most: 21, points: [{ day: '2026-11-05', value: 9, band: 'mild', earlier: null }] },
+        { name: 'GAD-7', least: 0, most: 21, points: [{ day: '2026-11-05', value: 9, band: 'mild', earlier: null }] },
     ],
 };
 const words = (of: CourseProgramme, day: string): string[] =>

@@ -1191,6 +1191,7 @@ export type SentCourse = {
             name: string;
         }];
         questionnaires: ({
+            least: 0;
             most: number;
             name: string;
             points: ({
@@ -1926,6 +1927,7 @@ export type SentMeasure = {
                 score: number;
                 where: string;
             };
+            is_asked: true;
             items: number;
             key: string;
             label: string;
@@ -1947,6 +1949,7 @@ export type SentMeasure = {
             }[];
             change: null;
             first: null;
+            is_asked: true;
             items: number;
             key: 'nijmegen';
             label: string;
@@ -1974,6 +1977,7 @@ export type SentMeasure = {
                 score: number;
                 where: string;
             };
+            is_asked: true;
             items: number;
             key: 'mmrc';
             label: string;
@@ -1995,6 +1999,7 @@ export type SentMeasure = {
             }[];
             change: null;
             first: null;
+            is_asked: true;
             items: number;
             key: string;
             label: string;
@@ -2162,6 +2167,7 @@ export type SentRecord = {
             score: number;
             where: string;
         };
+        is_asked: true;
         items: number;
         key: string;
         label: string;
@@ -2183,6 +2189,7 @@ export type SentRecord = {
         }[];
         change: null;
         first: null;
+        is_asked: true;
         items: number;
         key: 'nijmegen';
         label: string;
@@ -2210,6 +2217,7 @@ export type SentRecord = {
             score: number;
             where: string;
         };
+        is_asked: true;
         items: number;
         key: 'mmrc';
         label: string;
@@ -2231,6 +2239,7 @@ export type SentRecord = {
         }[];
         change: null;
         first: null;
+        is_asked: true;
         items: number;
         key: string;
         label: string;
@@ -2944,6 +2953,7 @@ export type SentSessionShownMeasure = {
         answers: [];
         change: null;
         first: null;
+        is_asked: true;
         items: number;
         key: string;
         label: string;
@@ -2956,6 +2966,7 @@ export type SentSessionShownMeasure = {
         answers: [];
         change: null;
         first: null;
+        is_asked: true;
         items: number;
         key: 'nijmegen';
         label: string;
@@ -2977,6 +2988,7 @@ export type SentSessionShownMeasure = {
             score: number;
             where: string;
         };
+        is_asked: true;
         items: number;
         key: 'mmrc';
         label: string;
@@ -2995,6 +3007,7 @@ export type SentSessionShownMeasure = {
         answers: [];
         change: null;
         first: null;
+        is_asked: true;
         items: number;
         key: string;
         label: string;

@@ -2,12 +2,15 @@
     import { router, useForm } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import type { OwnQuestionnaire } from '../../types/clinic';
+    import AskFirst from '../asking/AskFirst.svelte';
     import Field from '../Field.svelte';
 
     /** Questionnaires that the clinic brought along, and a way to bring another. */
     let { all }: { all: OwnQuestionnaire[] } = $props();
 
     const form = useForm<{ file: File | null }>({ file: null });
+    let leaving = $state.raw<OwnQuestionnaire | null>(null);
+    let asks = $state(false);
     let chosen = $state<HTMLInputElement | null>(null);
 
     function submit(event: SubmitEvent): void {
@@ -47,8 +50,10 @@
             <button
                 type="button"
                 class="linklike"
-                onclick={() => router.delete(`/questionnaires/${each.id}`, { preserveScroll: true })}
-                >ask it no more<span class="visually-hidden">: {each.name}</span></button
+                onclick={() => {
+                    leaving = each;
+                    asks = true;
+                }}>ask it no more<span class="visually-hidden">: {each.name}</span></button
             >
         </span>
     </div>
@@ -68,3 +73,12 @@
     >
     <div><Button type="submit" size="sm" outline disabled={form.processing}>Read it in</Button></div>
 </form>
+<AskFirst
+    bind:open={asks}
+    title="Ask “{leaving?.name}” no more?"
+    text="What was answered stays with the patients. To ask it again it is read in anew: save it as a file first."
+    yes="Ask it no more"
+    onyes={() => {
+        if (leaving) router.delete(`/questionnaires/${leaving.id}`, { preserveScroll: true });
+    }}
+/>

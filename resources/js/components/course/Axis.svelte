@@ -167,7 +167,7 @@
     {/if}
     {#each programme.questionnaires as form (form.name)}
         <div class="row">
-            <h2>{form.name}<span>0–{form.most}</span></h2>
+            <h2>{form.name}<span>{short(form.least)}–{short(form.most)}</span></h2>
             <Points
                 points={form.points.map((each) => ({
                     day: each.day,

@@ -1,5 +1,6 @@
 <script lang="ts">
     import Wide from '../Wide.svelte';
+    import { onDestroy } from 'svelte';
     import { Button } from 'flowbite-svelte';
     import { plural, short } from '../../shared/format';
     import { sendSignedIn } from '../../lib/send';
@@ -15,6 +16,8 @@
 
     let form = $state.raw<FormView | null>(null);
     let answers = $state<Record<string, FormAnswer>>({});
+    const TYPING_MS = 500;
+    let typing: ReturnType<typeof setTimeout> | undefined;
     let trouble = $state('');
     const open = $derived(form === null ? 0 : openQuestions(form.questions, answers));
 
@@ -54,13 +57,34 @@
     function give(key: string, value: FormAnswer | null): void {
         answers = withAnswer(answers, key, value);
         if (!form) return;
+        // What is typed is sent when the keys rest.
+        clearTimeout(typing);
+        typing = setTimeout(keep, typeof value === 'number' ? 0 : TYPING_MS);
+    }
+
+    function keep(): void {
+        clearTimeout(typing);
+        typing = undefined;
+        if (!form) return;
         const { id } = form;
         const given = $state.snapshot(answers);
         void inTurn(() => send(`/${id}`, 'PUT', { answers: given, done: false }));
     }
 
+    onDestroy(() => {
+        if (typing !== undefined) keep();
+    });
+
+    /** Whatever is still waiting goes now. */
+    function leave(): void {
+        if (typing !== undefined) keep();
+        form = null;
+    }
+
     async function finish(withGaps: boolean): Promise<void> {
         if (!form) return;
+        clearTimeout(typing);
+        typing = undefined;
         const { id } = form;
         const last = { answers: $state.snapshot(answers), done: true, with_gaps: withGaps };
         if (await inTurn(() => send(`/${id}`, 'PUT', last))) form = null;
@@ -89,13 +113,7 @@
             {#if open > 0}<button type="button" class="linklike" onclick={() => finish(true)}
                     >finish with {open} open</button
                 >{/if}
-            <button
-                type="button"
-                class="linklike"
-                onclick={() => {
-                    form = null;
-                }}>go on later</button
-            >
+            <button type="button" class="linklike" onclick={leave}>go on later</button>
         </div>
         {#if trouble}<p role="alert" class="font-semibold text-clay">{trouble}</p>{/if}
     </section>
@@ -124,12 +142,15 @@
                             {#if waiting}<span class="block text-[0.875rem] font-semibold text-reed"
                                     >{where(waiting.on)}, {waiting.answered} of {each.items}</span
                                 >{/if}
-                            <button type="button" class="linklike" onclick={() => ask(each.key, 'room')}
-                                >{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">
-                                    {each.label}</span
-                                ></button
-                            >
-                            {#if desk.shown.has_device && waiting?.on !== 'device'}<button
+                            {#if each.is_asked || waiting}<button
+                                    type="button"
+                                    class="linklike"
+                                    onclick={() => ask(each.key, 'room')}
+                                    >{waiting ? 'go on here' : 'ask here'}<span class="visually-hidden">
+                                        {each.label}</span
+                                    ></button
+                                >{:else}<span class="text-muted">asked no more</span>{/if}
+                            {#if desk.shown.has_device && (each.is_asked || waiting) && waiting?.on !== 'device'}<button
                                     type="button"
                                     class="linklike"
                                     onclick={() => ask(each.key, 'device')}
