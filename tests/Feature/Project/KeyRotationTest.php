@@ -12,28 +12,25 @@ use App\Guard\StopLink;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\SessionNote;
-use Carbon\CarbonImmutable;
-use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
 /** The key of the application is replaced while everything goes on, and nothing is lost, wherever it is interrupted. */
 final class KeyRotationTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
+    use AtTheQuay, RefreshDatabase, Scenario;
 
     private const NEW = 'base64:AAECAwQFBgcICQoLDA0ODxAREhMUFRYXGBkaGxwdHh8=';
 
     public function test_everything_stands_under_the_new_key_after_as_many_tries_as_it_takes(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         Practitioner::query()->where('email', 'nora@harrowquay.example')->sole()->update(['second_factor' => 'SECRET', 'recovery_codes' => ['a', 'b']]);
         $note = SessionNote::query()->firstOrFail();
         DB::table('outgoing_mails')->insert(['to' => 'no cell of ours', 'subject' => Crypt::encryptString('s'), 'text' => Crypt::encryptString('t'), 'at' => now()]);

@@ -13,7 +13,6 @@ use App\Models\Patient;
 use App\Models\Programme;
 use App\Models\ProgrammeVersion;
 use Carbon\CarbonImmutable;
-use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Contracts\Translation\Loader;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Arr;
@@ -21,13 +20,14 @@ use Illuminate\Support\Str;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Programme\DraftReader;
 use IvoryPace\Programme\ItemFields;
+use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
 /** Every sentence that a patient can meet comes from the language of the patient: in a made-up one all are in brackets. */
 final class LanguageTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
+    use AtTheQuay, RefreshDatabase, Scenario;
 
     private const PAGES = ['today', 'as-needed', 'diary', 'progress', 'sheet', 'devices', 'me'];
 
@@ -43,8 +43,7 @@ final class LanguageTest extends TestCase
 
     public function test_all_that_devices_are_told_is_in_the_language_of_the_patient(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         Patient::query()->update(['locale' => Bracketed::LOCALE]);
         $seen = 0;
         $known = Device::query()->whereNotNull('pin')->whereNull('revoked_at')->with('patient.practitioner')->get()->unique('patient_id');

@@ -12,12 +12,11 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
 use App\Models\TrailKind;
-use Carbon\CarbonImmutable;
-use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Letter\LetterKind;
 use IvoryPace\Session\Step;
+use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
@@ -28,7 +27,7 @@ use Tests\TestCase;
  */
 final class PageShapesTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
+    use AtTheQuay, RefreshDatabase, Scenario;
 
     private const FILE = __DIR__.'/../../front/shapes/sent.ts';
 
@@ -37,9 +36,7 @@ final class PageShapesTest extends TestCase
 
     public function test_pages_and_devices_get_what_is_written_down(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         $this->changeSomething();
         $this->openPages();
         $this->askForDevices();

@@ -9,25 +9,22 @@ use App\Models\Casts\Sealed;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\SealedColumns;
-use Carbon\CarbonImmutable;
-use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use IvoryPace\Session\Step;
+use Tests\Feature\AtTheQuay;
 use Tests\TestCase;
 
 /** A cell that cannot be opened costs that cell, not the page. */
 final class UnreadableTest extends TestCase
 {
-    use RefreshDatabase;
+    use AtTheQuay, RefreshDatabase;
 
     /** Every encrypted column that a page reads, by table. */
     public function test_every_page_opens_when_no_cell_can_be_read_and_when_texts_are_broken(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         $this->actingAs(Practitioner::query()->where('email', 'nora@harrowquay.example')->sole(), 'practitioner');
         foreach (['made of nothing that was encrypted', Crypt::encryptString("broken \xC3\x28 text")] as $garbage) {
             $this->damage($garbage);

@@ -22,13 +22,14 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 
 /** Somebody is forgotten: all of it, nothing of anybody else, and it stays so after a restore. Or it is refused, with its reason. */
 final class ErasureTest extends TestCase
 {
-    use RefreshDatabase, Scenario;
+    use AtTheQuay, RefreshDatabase, Scenario;
 
     protected function setUp(): void
     {
@@ -44,9 +45,7 @@ final class ErasureTest extends TestCase
 
     public function test_of_whoever_is_erased_nothing_is_left_anywhere_and_of_everybody_else_everything(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         $lead = Practitioner::query()->where('email', 'nora@harrowquay.example')->sole();
         $this->actingAs($lead, 'practitioner');
         // The whole clinic, one after the other; what is left after each is what others have.

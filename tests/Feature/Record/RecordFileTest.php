@@ -21,7 +21,6 @@ use App\Records\RecordOut;
 use App\Records\RecordTables;
 use App\Records\RecordZip;
 use Carbon\CarbonImmutable;
-use Database\Seeders\Demo\DemoSeeder;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
@@ -31,6 +30,7 @@ use Illuminate\Testing\TestResponse;
 use Illuminate\Validation\ValidationException;
 use JsonSchema\Validator;
 use LogicException;
+use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
 use ZipArchive;
@@ -38,7 +38,7 @@ use ZipArchive;
 /** A record leaves as a file, and another clinic reads it back: whole, or not at all. */
 final class RecordFileTest extends TestCase
 {
-    use ReadsFhir, RefreshDatabase, Scenario;
+    use AtTheQuay, ReadsFhir, RefreshDatabase, Scenario;
 
     /** Of the demo; docs/formats/example is this record, unpacked. */
     private const EXAMPLE = 'Ola Venning';
@@ -54,9 +54,7 @@ final class RecordFileTest extends TestCase
 
     public function test_every_record_of_the_demo_is_the_same_after_out_in_and_out(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         $this->whatTheDemoLacks();
         $elsewhere = Practitioner::query()->where('email', 'gwen@millrace.example')->sole();
         $this->actingAs($elsewhere, 'practitioner');
@@ -216,9 +214,7 @@ final class RecordFileTest extends TestCase
 
     public function test_whatever_is_changed_in_it_is_refused_or_every_page_opens(): void
     {
-        $this->travelTo(CarbonImmutable::parse('2026-11-25 15:00', 'Europe/Lisbon'));
-        config(['mail.default' => 'outbox']);
-        (new DemoSeeder)->run('Europe/Lisbon');
+        $this->atTheQuay();
         $this->whatTheDemoLacks();
         $this->practitioner = Practitioner::query()->where('email', 'gwen@millrace.example')->sole();
         $this->patient = SessionNote::query()->firstOrFail()->careSession->patient;
