@@ -11,6 +11,7 @@ use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\RenewDeviceCookie;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SettlesConflicts;
 use App\Http\Middleware\SpeaksToThePatient;
 use App\Http\Middleware\StartSession;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -42,13 +43,18 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trustHosts(at: fn () => OurHosts::patterns(), subdomains: false);
         // First of all: what trims texts would make nothing out of one that cannot be read.
         $middleware->prepend([SecurityHeaders::class, ReadableText::class]);
-        $middleware->web(append: [HandleInertiaRequests::class], replace: [LaravelsStartSession::class => StartSession::class]);
+        $middleware->web(
+            append: [SettlesConflicts::class, SubstituteBindings::class, HandleInertiaRequests::class],
+            replace: [LaravelsStartSession::class => StartSession::class],
+            remove: [SubstituteBindings::class],
+        );
         $middleware->group('patient', [
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
             RenewDeviceCookie::class,
             SpeaksToThePatient::class,
             FromOurPages::class,
+            SettlesConflicts::class,
             SubstituteBindings::class,
         ]);
         // Who comes by the bare address with a patient's device means their practice.

@@ -7,6 +7,8 @@ $mariadb = [
     'driver' => 'mariadb',
     'host' => env('DB_HOST', '127.0.0.1'),
     'port' => env('DB_PORT', '3306'),
+    // Where it is several nodes: host:port of each, with commas, in the same order on every machine.
+    'nodes' => env('DB_NODES'),
     'database' => env('DB_DATABASE', 'ivory_pace'),
     'username' => env('DB_USERNAME', 'ivory_pace'),
     'password' => env('DB_PASSWORD', ''),

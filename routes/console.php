@@ -8,14 +8,15 @@ use App\Jobs\ForgetOldAccessLinks;
 use App\Jobs\ForgetOldMails;
 use Illuminate\Support\Facades\Schedule;
 
+// Of several machines the first that comes to it does it, but for the beat.
 Schedule::call(Wellbeing::beat(...))->everyMinute()->name('beat');
-Schedule::command('caseload:refresh')->everyMinute()->withoutOverlapping(10);
+Schedule::command('caseload:refresh')->everyMinute()->withoutOverlapping(10)->onOneServer();
 // Days begin at different hours for different patients: every hour is every day for each of them.
-Schedule::command('programmes:recheck')->hourlyAt(20)->withoutOverlapping(50);
-Schedule::command('reminders:send')->everyFiveMinutes()->withoutOverlapping(10);
-Schedule::command('records:erase-waiting')->everyTenMinutes()->withoutOverlapping(10);
-Schedule::call(Once::forget(...))->dailyAt('03:30')->name('forget-sent');
-Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10');
-Schedule::job(new ForgetOldMails)->dailyAt('03:20');
+Schedule::command('programmes:recheck')->hourlyAt(20)->withoutOverlapping(50)->onOneServer();
+Schedule::command('reminders:send')->everyFiveMinutes()->withoutOverlapping(10)->onOneServer();
+Schedule::command('records:erase-waiting')->everyTenMinutes()->withoutOverlapping(10)->onOneServer();
+Schedule::call(Once::forget(...))->dailyAt('03:30')->name('forget-sent')->onOneServer();
+Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10')->onOneServer();
+Schedule::job(new ForgetOldMails)->dailyAt('03:20')->onOneServer();
 // They may hold addresses, and are looked at by then.
-Schedule::command('queue:prune-failed --hours=720')->dailyAt('03:40');
+Schedule::command('queue:prune-failed --hours=720')->dailyAt('03:40')->onOneServer();

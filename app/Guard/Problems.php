@@ -107,6 +107,6 @@ final class Problems
         $cause = $problem instanceof QueryException ? $problem->getPrevious() : $problem;
         $text = $cause?->getMessage() ?? '';
 
-        return preg_match('/\[(2002|2003|2006|2013)\]|gone away|Connection refused|No such file or directory/', $text) === 1;
+        return preg_match('/\[(2002|2003|2006|2013)\]|gone away|Connection refused|No such file or directory|WSREP has not/', $text) === 1;
     }
 }

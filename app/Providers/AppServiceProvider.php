@@ -6,6 +6,9 @@ namespace App\Providers;
 
 use App\Facts\Caseload\NoteWords;
 use App\Guard\DeviceGuard;
+use App\Guard\Nodes\ComesBack;
+use App\Guard\Nodes\FirstReady;
+use App\Guard\Nodes\NodesConnection;
 use App\Guard\Trail;
 use App\Mail\OutboxTransport;
 use App\Models\CareSession;
@@ -21,13 +24,17 @@ use App\Models\Role;
 use App\Models\SessionNote;
 use App\Policies\OwnWorkPolicy;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Auth\Access\Response;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\MariaDbConnection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
@@ -42,6 +49,13 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Trail::class);
+        $this->app->bind('db.connector.mariadb', FirstReady::class);
+        Connection::resolverFor('mariadb', function (Closure $pdo, string $database, string $prefix, array $config): MariaDbConnection {
+            $isOneOfSeveral = FirstReady::in($config['nodes'] ?? null) !== [];
+
+            return $isOneOfSeveral ? new NodesConnection($pdo, $database, $prefix, $config)
+                : new MariaDbConnection($pdo, $database, $prefix, $config);
+        });
     }
 
     /** A signed note is found by its words. */
@@ -72,6 +86,7 @@ final class AppServiceProvider extends ServiceProvider
                 : Response::denyWithStatus(403, 'Only the clinic’s lead can do this.'),
         );
         Mail::extend('outbox', fn () => new OutboxTransport);
+        Queue::looping(ComesBack::now(...));
         Vite::useBuildDirectory(config()->string('app.build_directory'));
     }
 }

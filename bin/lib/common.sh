@@ -42,6 +42,9 @@ use_instance() {
     drill)
       WEB_PORT_VARIABLE=IVORY_PACE_TEST_PORT DB_PORT_VARIABLE=IVORY_PACE_TEST_DB_PORT
       WEB_PORT=$(( ${IVORY_PACE_TEST_PORT:-8431} + 1 )); DB_PORT=$(( ${IVORY_PACE_TEST_DB_PORT:-13431} + 1 )) ;;
+    cluster)
+      WEB_PORT_VARIABLE=IVORY_PACE_TEST_PORT DB_PORT_VARIABLE=IVORY_PACE_TEST_DB_PORT
+      WEB_PORT=$(( ${IVORY_PACE_TEST_PORT:-8431} + 2 )); DB_PORT=$(( ${IVORY_PACE_TEST_DB_PORT:-13431} + 2 )) ;;
     test)
       WEB_PORT_VARIABLE=IVORY_PACE_TEST_PORT DB_PORT_VARIABLE=IVORY_PACE_TEST_DB_PORT
       WEB_PORT=${IVORY_PACE_TEST_PORT:-8431}; DB_PORT=${IVORY_PACE_TEST_DB_PORT:-13431} ;;
@@ -52,7 +55,11 @@ use_instance() {
     die "storage/instances/$INSTANCE belongs to another user ($(stat -c %U "$DIR")), who ran this before. Run it as that user, or remove the folder."
   fi
   mkdir -p "$DIR"
-  # A socket's path may have at most 107 characters.
+  set_sockets
+}
+
+# A socket's path may have at most 107 characters.
+set_sockets() {
   SOCKETS="$DIR"
   if [ $(( ${#DIR} + 16 )) -gt 100 ]; then
     SOCKETS="/tmp/ivory-pace-$(printf '%s' "$DIR" | cksum | cut -d' ' -f1)"

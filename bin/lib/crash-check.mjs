@@ -1,11 +1,11 @@
 // Compares what was acknowledged with what the database holds.
-//   crash-check.mjs FOLDER
+//   crash-check.mjs FOLDER [SECONDS] [undisturbed]     how long nobody may have waited for an answer; whether nothing was killed
 import { readFileSync } from 'node:fs';
 
-const folder = process.argv[2];
+const [folder, seconds = 'Infinity', calm] = process.argv.slice(2);
 const read = (name) => readFileSync(`${folder}/${name}`, 'utf8');
 const number = (name) => Number(read(`${name}.txt`).trim());
-const { practices, measurements, invitations, retries } = JSON.parse(read('acknowledged.json'));
+const { practices, measurements, invitations, retries, longest } = JSON.parse(read('acknowledged.json'));
 const stored = new Map(
     read('practices.txt')
         .trim()
@@ -22,11 +22,12 @@ const problems = [
     [Math.max(0, invitations - number('invitations')), 'acknowledged invitations are lost'],
     [Math.max(0, number('invitations') - number('mails')), 'messages were never sent'],
     [number('failed'), 'jobs failed for good'],
-    [retries > 0 ? 0 : 1, 'nothing was ever in the way, so nothing was tried'],
+    [longest > Number(seconds) * 1000 ? 1 : 0, `wait was longer than ${seconds} s`],
+    [retries > 0 || calm ? 0 : 1, 'nothing was ever in the way, so nothing was tried'],
 ].filter(([many]) => many > 0);
 console.log(
     `${practices.length} practices, ${measurements} measurements and ${invitations} invitations were acknowledged; ` +
-        `${retries} requests had to be sent again.`,
+        `${retries} requests had to be sent again; the longest wait was ${(longest / 1000).toFixed(1)} s.`,
 );
 for (const [many, what] of problems) console.error(`${many} ${what}`);
 if (problems.length > 0) process.exit(1);

@@ -1,7 +1,7 @@
 # A MariaDB instance of our own: own data, own socket, own port on loopback. The system's is never touched.
 
 start_database() {
-  local data="$DIR/mysql" conf="$DIR/mariadb.cnf" user mariadbd
+  local data="$DIR/mysql" conf="$DIR/mariadb.cnf" user mariadbd started
   alive "$DIR/mariadb.pid" && return 0
   mariadbd=$(command -v mariadbd || echo /usr/sbin/mariadbd)
   step "Starting MariaDB on 127.0.0.1:$DB_PORT"
@@ -22,16 +22,36 @@ character-set-server = utf8mb4
 collation-server = utf8mb4_unicode_ci
 innodb_buffer_pool_size = 128M
 ${DB_EXTRA:-}
+$(is_node && echo "!include $DIR/galera.cnf")
 CONF
   is_root && chown "$user" "$DIR" "$data" "$SOCKETS"
   if [ ! -d "$data/mysql" ]; then
     mariadb-install-db --no-defaults --user="$user" --datadir="$data" --auth-root-authentication-method=normal --skip-test-db >"$DIR/mariadb-install.log" 2>&1 \
       || { tail -n 20 "$DIR/mariadb-install.log" >&2; die "MariaDB could not make its data directory"; }
-    rm -f "$DIR/database.password"
+    is_node || rm -f "$DIR/database.password"
   fi
-  setsid "$mariadbd" --defaults-file="$conf" >/dev/null 2>&1 < /dev/null &
-  wait_until 60 mariadb-admin --no-defaults --socket="$SOCKETS/mariadb.sock" --connect-timeout=2 ping \
-    || { tail -n 20 "$DIR/mariadb.log" >&2; die "MariaDB did not start; the end of its log is above"; }
+  setsid "$mariadbd" --defaults-file="$conf" $(as_node "$mariadbd" "$conf") >/dev/null 2>&1 < /dev/null &
+  started=$!
+  # A node may have to fetch everything first.
+  wait_until "$(is_node && echo 3600 || echo 60)" answers_or_ended "$started" || true
+  database_answers >/dev/null 2>&1 || { tail -n 20 "$DIR/mariadb.log" >&2; die "MariaDB did not start; the end of its log is above"; }
+}
+
+database_answers() { mariadb-admin --no-defaults --socket="$SOCKETS/mariadb.sock" --connect-timeout=2 ping; }
+answers_or_ended() { database_answers || ! kill -0 "$1"; }
+
+# One node of several, by settings of its own beside ours (docs/running.md, More than one machine).
+is_node() { [ -e "$DIR/galera.cnf" ]; }
+
+# How a node begins: the first of all, or where it was. After a crash only InnoDB knows that; without it everything would be fetched.
+as_node() {
+  local position
+  is_node || return 0
+  if [ "${IVORY_PACE_FIRST_NODE:-}" = yes ]; then echo --wsrep-new-cluster; return 0; fi
+  "$1" --defaults-file="$2" --wsrep-recover --log-error="$DIR/recover.log" >/dev/null 2>&1 < /dev/null || true
+  position=$(sed -n 's/.*Recovered position: *//p' "$DIR/recover.log" | tail -n 1)
+  [ -z "$position" ] || echo "--wsrep_start_position=$position"
+  rm -f "$DIR/recover.log"
 }
 
 random_password() { head -c 24 /dev/urandom | base64 | tr -d '+/=\n'; }

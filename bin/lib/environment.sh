@@ -32,7 +32,7 @@ QUEUE_CONNECTION=$queue
 ${7:-}
 ENV
   # What was set by hand stays.
-  if [ -e "$file" ]; then grep -E '^(MAIL_|SESSION_MOST_HOURS=|APP_PREVIOUS_KEYS=|APP_MARK_KEY=)' "$file" >> "$file.new" || true; fi
+  if [ -e "$file" ]; then grep -E '^(MAIL_|DB_NODES=|SESSION_MOST_HOURS=|APP_PREVIOUS_KEYS=|APP_MARK_KEY=)' "$file" >> "$file.new" || true; fi
   mv "$file.new" "$file"
   if is_root; then chown "$APP_USER" "$file"; fi
   umask 022

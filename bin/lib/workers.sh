@@ -17,7 +17,7 @@ start_worker() {
 
 start_workers() {
   stop_workers # they hold old code in memory
-  start_worker queue php artisan queue:work --sleep=1 --tries=3 --max-time=3600
+  start_worker queue php artisan queue:work --sleep=1 --tries=3 --backoff=3 --max-time=3600
   start_worker scheduler php artisan schedule:work
 }
 

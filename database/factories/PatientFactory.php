@@ -21,7 +21,8 @@ final class PatientFactory extends Factory
         return [
             'practitioner_id' => $practitioner,
             'clinic_id' => fn (array $attributes) => Practitioner::query()->whereKey($attributes['practitioner_id'])->sole()->clinic_id,
-            'name' => fake()->name(), 'birth_date' => '1980-05-05', 'time_zone' => 'Europe/Lisbon', 'day_start' => '04:00',
+            'name' => fake()->firstName().' '.fake()->lastName(),
+            'birth_date' => '1980-05-05', 'time_zone' => 'Europe/Lisbon', 'day_start' => '04:00',
             'contact' => null, 'minutes_a_day' => null,
         ];
     }

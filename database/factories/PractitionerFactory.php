@@ -18,7 +18,8 @@ final class PractitionerFactory extends Factory
     public function definition(): array
     {
         return [
-            'clinic_id' => Clinic::factory(), 'name' => fake()->name(), 'profession' => 'physiotherapist', 'role' => Role::Practitioner,
+            'clinic_id' => Clinic::factory(),
+            'name' => fake()->firstName().' '.fake()->lastName(), 'profession' => 'physiotherapist', 'role' => Role::Practitioner,
             'email' => fake()->unique()->userName().'@clinic.example', 'password' => 'a-long-password',
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Practice;
 
 use App\Facts\Sent;
+use App\Guard\Nodes\Turn;
 use App\Models\Device;
 use App\Models\Patient;
 use App\Models\Practice;
@@ -41,6 +42,7 @@ final class StorePractice
     {
         return DB::transaction(function () use ($device, $log, $sent) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
+            Turn::take($patient->id);
             $known = Practice::withStruck()->firstWhere('uuid', $log['uuid']);
             if ($known !== null) {
                 $this->refuse($known->patient_id !== $patient->id, 'uuid', (string) __('patient.log.someone-else'));

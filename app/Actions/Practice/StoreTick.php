@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Practice;
 
 use App\Facts\Sent;
+use App\Guard\Nodes\Turn;
 use App\Models\Device;
 use App\Models\HabitTick;
 use App\Models\Patient;
@@ -26,6 +27,7 @@ final class StoreTick
     {
         return DB::transaction(function () use ($device, $tick, $sent) {
             $patient = Patient::query()->lockForUpdate()->findOrFail($device->patient_id);
+            Turn::take($patient->id);
             $known = HabitTick::withStruck()->firstWhere('uuid', $tick['uuid']);
             if ($known !== null) {
                 return $known->patient_id === $patient->id ? $known : $this->refuse('uuid', 'patient.log.someone-else');

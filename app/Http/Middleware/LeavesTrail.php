@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Guard\Nodes\Turn;
 use App\Guard\Trail;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\TrailKind;
 use Closure;
-use Illuminate\Database\DetectsConcurrencyErrors;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
@@ -21,10 +21,6 @@ use Throwable;
  */
 final class LeavesTrail
 {
-    use DetectsConcurrencyErrors;
-
-    private const TRIES = 3;
-
     /** Addresses under a patient whose answer is computed and keeps nothing; they read the record all the same. */
     private const COMPUTES = [
         'bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/check', 'bench/import',
@@ -74,30 +70,8 @@ final class LeavesTrail
         return $response;
     }
 
-    /**
-     * What met somebody else's change is tried again from the beginning: nothing of it was kept.
-     *
-     * @param  Closure(Request): Response  $next
-     */
-    private function write(Request $request, Closure $next): Response
-    {
-        for ($tries = 1; ; $tries++) {
-            $this->trail->begin();
-            try {
-                $response = $this->writeOnce($request, $next);
-                $problem = $response->exception ?? null;
-            } catch (Throwable $problem) {
-                $response = null;
-            }
-            $isConflict = $problem instanceof Throwable && $this->causedByConcurrencyError($problem);
-            if (! $isConflict || $tries === self::TRIES) {
-                return $response ?? throw $problem;
-            }
-        }
-    }
-
     /** @param  Closure(Request): Response  $next */
-    private function writeOnce(Request $request, Closure $next): Response
+    private function write(Request $request, Closure $next): Response
     {
         DB::beginTransaction();
         try {
@@ -126,6 +100,7 @@ final class LeavesTrail
         $patient = $request->route('patient');
         if ($patient instanceof Patient) {
             Patient::query()->whereKey($patient->id)->lockForUpdate()->value('id');
+            Turn::take($patient->id);
         }
     }
 

@@ -21,6 +21,8 @@ final class SheetTest extends TestCase
     public function test_the_sheet_has_the_breath_as_vectors_the_dose_the_cautions_and_a_grid(): void
     {
         $this->clinicWithPatient();
+        // A long name goes over two lines of the head.
+        $this->patient->update(['name' => 'Odette Marsh']);
         $this->screen();
         $version = $this->issue(['why' => 'Für die Treppe – “easy”.', 'times_a_day' => 2]);
         $pdf = (string) $this->actingAs($this->practitioner, 'practitioner')

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Patient;
 use App\Device\Outbox\KeepAside;
 use App\Device\Outbox\Kinds;
 use App\Facts\Sent;
+use App\Guard\Conflict;
 use App\Guard\DeviceGuard;
 use App\Guard\NoValue;
 use App\Language\ConsentText;
@@ -70,7 +71,11 @@ final class OutboxController
     private function stored(Device $device, array $item, Sent $sent): array
     {
         try {
-            return ['result' => Kinds::store($item['kind'], $device, $item['body'], $sent) ? 'stored' : 'again'];
+            $isNew = Conflict::settle(
+                fn (int $before) => Kinds::store($item['kind'], $before === 0 ? $device : $device->refresh(), $item['body'], $sent),
+            );
+
+            return ['result' => $isNew ? 'stored' : 'again'];
         } catch (ValidationException $problem) {
             return ['result' => 'refused', 'message' => Arr::flatten($problem->errors())[0] ?? '', 'errors' => $problem->errors()];
         } catch (Throwable $problem) {
