@@ -47,5 +47,5 @@ fresh_scale() {
   ensure_database ivory_pace_scale
   write_environment .env.e2e e2e ivory_pace_scale "http://127.0.0.1:$WEB_PORT" 4 build-e2e
   APP_ENV=e2e as_keeper php artisan migrate:fresh --force --no-interaction --quiet
-  APP_ENV=e2e grant_rights ivory_pace_e2e
+  APP_ENV=e2e grant_rights ivory_pace_scale
 }
