@@ -172,9 +172,12 @@ final class Vault
     /** @param  array<mixed>  $head */
     private static function bytes(array $head, string $name): string
     {
-        $bytes = is_string($head[$name] ?? null) ? base64_decode($head[$name], true) : false;
+        $text = $head[$name] ?? null;
+        $bytes = is_string($text) ? base64_decode($text, true) : false;
+        // Its last sign has bits that stand for nothing; here nothing may be changed.
+        $isWhole = $bytes !== false && base64_encode($bytes) === $text;
 
-        return $bytes === false ? throw new VaultProblem('The archive is damaged: its beginning cannot be read.') : $bytes;
+        return $isWhole ? $bytes : throw new VaultProblem('The archive is damaged: its beginning cannot be read.');
     }
 
     /** @param  array<mixed>  $head */

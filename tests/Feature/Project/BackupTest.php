@@ -86,6 +86,12 @@ final class BackupTest extends TestCase
             $at = $n < 60 ? mt_rand(0, 700) : mt_rand(0, $length - 1);
             $changed[] = substr_replace($archive, chr(ord($archive[$at]) ^ (1 << mt_rand(0, 7))), $at, 1);
         }
+        // Bits of base64 that stand for nothing.
+        preg_match_all('/"(salt|private|nonce|sealed)":"[^"]*?(.)(=*)"/', substr($archive, 0, 2000), $ends, PREG_OFFSET_CAPTURE);
+        foreach (array_filter($ends[3], fn (array $end) => $end[0] !== '') as [$padding, $at]) {
+            $changed[] = substr_replace($archive, self::oneFurther($archive[(int) $at - 1]), (int) $at - 1, 1);
+        }
+        self::assertGreaterThan(160, count($changed));
         // Two pieces in each other's place.
         $head = (int) strpos($archive, "\n") + 1 + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_HEADERBYTES;
         $piece = 65536 + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_ABYTES;
@@ -101,6 +107,13 @@ final class BackupTest extends TestCase
                 self::assertMatchesRegularExpression('/^(The archive|This is no backup|This backup|The passphrase)/', $problem->getMessage());
             }
         }
+    }
+
+    private static function oneFurther(string $sign): string
+    {
+        $signs = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
+
+        return $signs[(int) strpos($signs, $sign) ^ 1];
     }
 
     public function test_only_the_passphrase_opens_it_and_a_short_one_is_none(): void
