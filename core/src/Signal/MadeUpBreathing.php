@@ -77,6 +77,26 @@ final readonly class MadeUpBreathing
         $this->end = $at + self::SECONDS_BEFORE;
     }
 
+    /** s, of the last sample and a little */
+    public function end(): float
+    {
+        return $this->end;
+    }
+
+    /** How far between out (−1) and in (1) a breath is, once up and down in each, whatever its size and however long it is held. */
+    public function sway(float $at): float
+    {
+        foreach ($this->truth as $breath) {
+            $since = $at - $breath['start'];
+            $length = $breath['inhale'] + $breath['hold'] + $breath['exhale'] + $breath['rest'];
+            if ($since >= 0 && $since < $length) {
+                return 2 * self::within($breath, $since) - 1;
+            }
+        }
+
+        return -1.0;
+    }
+
     /** @return list<array{float, float}> s and the belly's movement, 25 a second */
     public function belly(): array
     {
