@@ -23,7 +23,7 @@ final readonly class DeviceStream
     /** s; a measurement lasts no longer. */
     public const LATEST = 7_200;
 
-    /** @var array<string, array{float, float}> name in the line, and the least and the most that can be */
+    /** @var array<string, array{int, int}> name in the line, and the least and the most that can be */
     private const NUMBERS = ['rr_ms' => [200, 3000], 'spo2' => [50, 100], 'pulse' => [20, 250]];
 
     private const CHANNELS = ['belly', 'chest'];
