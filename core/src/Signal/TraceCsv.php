@@ -80,6 +80,7 @@ final class TraceCsv
     }
 
     /**
+     * @param  non-empty-string  $between
      * @return array{int, non-empty-list<string>} which column is the moment, and the names of the others
      */
     private static function head(string $line, string $between): array
