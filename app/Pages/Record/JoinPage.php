@@ -19,7 +19,7 @@ final class JoinPage
     public static function of(Patient $patient, CarbonImmutable $now): array
     {
         $others = Patient::query()->where('clinic_id', $patient->clinic_id)->where('birth_date', $patient->birth_date->format('Y-m-d'))
-            ->whereKeyNot($patient->id)->with('latestScreening.answers', 'activeProgramme', 'practitioner')
+            ->whereKeyNot($patient->id)->with('latestScreening.answers', 'activeProgramme', 'practitioner', 'clinic')
             ->withCount(self::COUNTS)->orderBy('name')->limit(self::MOST)->get();
         $patient->loadMissing('latestScreening.answers', 'activeProgramme', 'practitioner')->loadCount(self::COUNTS);
 

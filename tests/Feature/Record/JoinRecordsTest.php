@@ -47,6 +47,15 @@ final class JoinRecordsTest extends TestCase
         return $this->post('/patients/'.($one ?? $this->patient)->id.'/join', ['other' => ($other ?? $this->younger)->id, 'reason' => 'Added twice.']);
     }
 
+    public function test_several_of_one_day_of_birth_stand_beside_each_other(): void
+    {
+        Patient::factory()->create([
+            'clinic_id' => $this->practitioner->clinic_id, 'practitioner_id' => $this->practitioner->id,
+            'birth_date' => $this->patient->birth_date->format('Y-m-d'),
+        ]);
+        self::assertCount(2, $this->props($this->get("/patients/{$this->patient->id}/join")->assertOk())['others']);
+    }
+
     public function test_every_row_moves_and_the_older_keeps_its_name(): void
     {
         $this->screen(['flag.asthma'], $this->younger);

@@ -39,7 +39,7 @@
 <section aria-labelledby="details">
     <h2 id="details" class="mb-1 text-[1.15rem]">Details</h2>
     {#if !open}
-        <dl class="grid grid-cols-[9rem_1fr] gap-y-1 border-t border-rule pt-2">
+        <dl class="grid grid-cols-[9rem_minmax(0,1fr)] gap-y-1 border-t border-rule pt-2">
             <dt class="text-muted">Born</dt>
             <dd>{details.birth_date}</dd>
             <dt class="text-muted">Time zone</dt>
@@ -51,7 +51,7 @@
             <dt class="text-muted">Minutes a day</dt>
             <dd>{details.minutes_a_day || 'not said'}</dd>
             <dt class="text-muted">Contact</dt>
-            <dd>
+            <dd class="[overflow-wrap:anywhere]">
                 {details.contact || 'none'}{details.mails_appointments ? ', messages about appointments' : ''}
             </dd>
             <dt class="text-muted">Added</dt>
