@@ -86,29 +86,17 @@ final readonly class Artefacts
     }
 
     /**
-     * What is faster than 2 Hz, second by second: a second-order Butterworth high-pass, as scipy's butter(2, 2, "high", fs=25)
-     * makes it, from rest at the first value.
+     * What is faster than 2 Hz, second by second.
      *
      * @param  non-empty-list<float>  $values
      * @return non-empty-list<float>
      */
     private static function energies(array $values): array
     {
-        $k = tan(M_PI * self::HIGH_HZ / Trace::RATE);
-        $norm = 1 / (1 + M_SQRT2 * $k + $k * $k);
-        $a1 = 2 * ($k * $k - 1) * $norm;
-        $a2 = (1 - M_SQRT2 * $k + $k * $k) * $norm;
-        $x1 = $x2 = $values[0];
-        $y1 = $y2 = 0.0;
-        $energies = [];
-        foreach ($values as $index => $x) {
-            $y = $norm * ($x - 2 * $x1 + $x2) - $a1 * $y1 - $a2 * $y2;
-            [$x2, $x1, $y2, $y1] = [$x1, $x, $y1, $y];
-            $second = intdiv($index, Trace::RATE);
-            $energies[$second] = ($energies[$second] ?? 0.0) + $y * $y;
-        }
-
-        return array_values($energies);
+        return array_map(
+            fn (array $second) => array_sum(array_map(fn (float $value) => $value * $value, $second)),
+            array_chunk(Butterworth::high($values, self::HIGH_HZ), Trace::RATE),
+        );
     }
 
     /**

@@ -49,8 +49,7 @@ final readonly class Following
             $inhales = array_values(array_filter(
                 $observed->all, fn (ObservedBreath $breath) => $breath->start >= $from && $breath->start < $to,
             ));
-            $isSeen = $from >= $recordedFrom - 0.5 * $length && $to <= $recordedTo + 0.25 * $length
-                && $observed->disturbed($from, $to) <= self::MOST_OTHER;
+            $isSeen = $start >= $recordedFrom && $to <= $recordedTo && $observed->disturbed($from, $to) <= self::MOST_OTHER;
             $isOne = count($inhales) === 1 && abs($inhales[0]->start - $start) <= self::WITHIN * $length;
             $all[] = match (true) {
                 ! $isSeen => Followed::Unknown,

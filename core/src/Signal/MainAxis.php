@@ -51,7 +51,7 @@ final readonly class MainAxis
     }
 
     /**
-     * A second-order Butterworth low-pass there and back, so that nothing comes later than it was.
+     * There and back, so that nothing comes later than it was.
      *
      * @param  non-empty-list<float>  $values
      * @return non-empty-list<float> around its mean
@@ -59,32 +59,9 @@ final readonly class MainAxis
     private static function slow(array $values): array
     {
         $mean = array_sum($values) / count($values);
-        $there = self::low(array_map(fn (float $value) => $value - $mean, $values));
+        $there = Butterworth::low(array_map(fn (float $value) => $value - $mean, $values), self::SLOW_HZ);
 
-        return array_reverse(self::low(array_reverse($there)));
-    }
-
-    /**
-     * @param  non-empty-list<float>  $values
-     * @return non-empty-list<float>
-     */
-    private static function low(array $values): array
-    {
-        $k = tan(M_PI * self::SLOW_HZ / Trace::RATE);
-        $norm = 1 / (1 + M_SQRT2 * $k + $k * $k);
-        $b = $k * $k * $norm;
-        $a1 = 2 * ($k * $k - 1) * $norm;
-        $a2 = (1 - M_SQRT2 * $k + $k * $k) * $norm;
-        // As if it had always been at the first value.
-        $x1 = $x2 = $y1 = $y2 = $values[0];
-        $low = [];
-        foreach ($values as $x) {
-            $y = $b * ($x + 2 * $x1 + $x2) - $a1 * $y1 - $a2 * $y2;
-            [$x2, $x1, $y2, $y1] = [$x1, $x, $y1, $y];
-            $low[] = $y;
-        }
-
-        return $low;
+        return array_reverse(Butterworth::low(array_reverse($there), self::SLOW_HZ));
     }
 
     /**

@@ -75,7 +75,7 @@ final readonly class TwoBelts
         foreach (array_slice(Breaths::of($leads)->all, 1, -1) as $breath) {
             $from = (int) round(($breath->start - $trace->startsAt) * Trace::RATE);
             $length = (int) round($breath->length() * Trace::RATE);
-            $isClear = $breath->isClear && $follows->disturbed($breath->start, $breath->end()) <= 0.25;
+            $isClear = $breath->isClear && $follows->disturbed($breath->start, $breath->end()) <= Breaths::MOST_OTHER;
             if ($isClear && $length > 1 && $from >= 0 && $from + $length <= count($trace->values)) {
                 $cycles[] = [$from, $length];
             }

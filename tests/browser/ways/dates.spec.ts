@@ -20,7 +20,9 @@ test('a date is typed as people write it, or taken from a calendar by keys alone
     await expect(calendar).toBeFocused();
     await expect(born).toHaveValue('3 Apr 1984');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: 'Tuesday, 3 April 1984' })).toBeFocused();
     await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('button', { name: 'Wednesday, 4 April 1984' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(born).toHaveValue('4 Apr 1984');
     await expect(calendar).toBeFocused();
