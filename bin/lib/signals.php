@@ -7,7 +7,6 @@ declare(strict_types=1);
 require __DIR__.'/../../core/vendor/autoload.php';
 
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\Cleaned;
 use IvoryPace\Signal\MadeUpBreathing;
 use IvoryPace\Signal\Resampling;
 use IvoryPace\Signal\TwoBelts;
@@ -91,8 +90,7 @@ foreach (recordings() as $what => $some) {
         fwrite($to, json_encode(['belly' => $belly] + ($two ? ['chest' => $chest] : []), JSON_THROW_ON_ERROR)."\n");
         $said = json_decode((string) fgets($from), true, 16, JSON_THROW_ON_ERROR);
         $begun = hrtime(true);
-        $cleaned = Cleaned::of(Resampling::even($belly));
-        $breaths = Breaths::of($cleaned);
+        $breaths = Breaths::in(Resampling::even($belly));
         $times['core'] += (hrtime(true) - $begun) / 1e6;
         $times['scipy'] += $said['ms'];
         $row['many']++;
@@ -107,7 +105,7 @@ foreach (recordings() as $what => $some) {
         $true = 60 * count($middle) / array_sum($middle);
         $row[$arguments['noiseDb'] < 10 ? 'true5' : 'true10'][] = abs($breaths->rate() - $true);
         if ($two) {
-            $belts = TwoBelts::of($cleaned, Cleaned::of(Resampling::even($chest)));
+            $belts = TwoBelts::of($breaths, Breaths::in(Resampling::even($chest)));
             $row['angle'][] = abs($belts->angle - $arguments['apart']);
             $row['hilbert'][] = abs($belts->angle - $said['angle']);
             $row[$arguments['apart'] >= 70 && $arguments['apart'] <= 110 ? 'loop90' : 'loop'][] = abs($belts->loop - $arguments['apart']);
@@ -143,11 +141,7 @@ $made = new MadeUpBreathing([4.0, 0.0, 5.0, 1.0], 59, noiseDb: 20);
 $best = INF;
 for ($n = 0; $n < 5; $n++) {
     $begun = hrtime(true);
-    $one = Cleaned::of(Resampling::even($belly));
-    $other = Cleaned::of(Resampling::even($chest));
-    Breaths::of($one);
-    Breaths::of($other);
-    TwoBelts::of($one, $other);
+    TwoBelts::of(Breaths::in(Resampling::even($belly)), Breaths::in(Resampling::even($chest)));
     $best = min($best, (hrtime(true) - $begun) / 1e6);
 }
 printf("Ten minutes of two belts: %.0f ms (budget 150), %.1f MB (budget 32).\n", $best, memory_get_peak_usage() / 1e6);

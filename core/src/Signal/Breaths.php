@@ -16,7 +16,7 @@ final readonly class Breaths
     public const MOST_OTHER = 0.25;
 
     /** @param  list<ObservedBreath>  $all */
-    private function __construct(public array $all, private Cleaned $of)
+    private function __construct(public array $all, public Cleaned $of)
     {
     }
 

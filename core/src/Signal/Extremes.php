@@ -8,19 +8,32 @@ namespace IvoryPace\Signal;
  * Peaks that stand out and do not crowd. The same steps as scipy's find_peaks: local maxima, of a flat one the middle; of two that
  * are too near the lower goes; then by prominence, the height over the higher of the two saddles beside it.
  */
-final class Extremes
+final readonly class Extremes
 {
     /**
      * @param  list<float>  $values
-     * @param  float  $prominence  least, in their unit
+     * @param  list<int>  $far  places of maxima that are far enough from each other
+     */
+    private function __construct(private array $values, private array $far)
+    {
+    }
+
+    /**
+     * @param  list<float>  $values
      * @param  int  $distance  least, in samples
+     */
+    public static function of(array $values, int $distance): self
+    {
+        return new self($values, self::apart(self::maxima($values), $values, $distance));
+    }
+
+    /**
+     * @param  float  $prominence  least, in the values' unit
      * @return list<int> places, in order
      */
-    public static function peaks(array $values, float $prominence, int $distance): array
+    public function peaks(float $prominence): array
     {
-        $peaks = self::apart(self::maxima($values), $values, $distance);
-
-        return array_values(array_filter($peaks, fn (int $peak) => self::standsOut($values, $peak, $prominence)));
+        return array_values(array_filter($this->far, fn (int $peak) => self::standsOut($this->values, $peak, $prominence)));
     }
 
     /**

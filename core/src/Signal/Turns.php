@@ -23,27 +23,29 @@ final class Turns
         sort($sorted);
         $last = count($sorted) - 1;
         $range = $sorted[(int) round(0.9 * $last)] - $sorted[(int) round(0.1 * $last)];
-        $turns = self::inTurn($values, self::PROMINENCE * $range);
+        $apart = (int) round(self::APART_S * Trace::RATE);
+        $up = Extremes::of($values, $apart);
+        $down = Extremes::of(array_map(fn (float $value) => -$value, $values), $apart);
+        $turns = self::inTurn($values, $up, $down, self::PROMINENCE * $range);
         $sizes = [];
         for ($n = 1; $n < count($turns); $n++) {
             $sizes[] = abs($values[$turns[$n][0]] - $values[$turns[$n - 1][0]]);
         }
 
-        return $sizes === [] ? [] : self::inTurn($values, self::PROMINENCE * Median::of($sizes));
+        return $sizes === [] ? [] : self::inTurn($values, $up, $down, self::PROMINENCE * Median::of($sizes));
     }
 
     /**
      * @param  non-empty-list<float>  $values
      * @return list<array{int, bool}>
      */
-    private static function inTurn(array $values, float $prominence): array
+    private static function inTurn(array $values, Extremes $up, Extremes $down, float $prominence): array
     {
-        $apart = (int) round(self::APART_S * Trace::RATE);
         $all = [];
-        foreach (Extremes::peaks($values, $prominence, $apart) as $peak) {
+        foreach ($up->peaks($prominence) as $peak) {
             $all[$peak] = true;
         }
-        foreach (Extremes::peaks(array_map(fn (float $value) => -$value, $values), $prominence, $apart) as $trough) {
+        foreach ($down->peaks($prominence) as $trough) {
             $all[$trough] = false;
         }
         ksort($all);

@@ -26,15 +26,15 @@ final readonly class TwoBelts
     }
 
     /**
-     * @param  Cleaned  $chest  at the same moments as the belly's
+     * @param  Breaths  $chest  of the same moments as the belly's
      * @param  float  $bellyUnit  how far the belly's belt went in the calibration breath, in its unit
      * @param  float  $chestUnit  the same of the chest's
      *
      * @throws InvalidValue when the belts do not belong together, or too little can be seen
      */
-    public static function of(Cleaned $belly, Cleaned $chest, float $bellyUnit = 1.0, float $chestUnit = 1.0): self
+    public static function of(Breaths $belly, Breaths $chest, float $bellyUnit = 1.0, float $chestUnit = 1.0): self
     {
-        [$one, $other] = [$belly->trace, $chest->trace];
+        [$one, $other] = [$belly->of->trace, $chest->of->trace];
         if (count($one->values) !== count($other->values) || abs($one->startsAt - $other->startsAt) > 0.5 / Trace::RATE) {
             throw InvalidValue::because('The two belts were not recorded together.');
         }
@@ -65,14 +65,14 @@ final readonly class TwoBelts
      *
      * @return list<array{int, positive-int}> first sample, and how many
      */
-    private static function cycles(Cleaned $belly, Cleaned $chest): array
+    private static function cycles(Breaths $belly, Breaths $chest): array
     {
-        $range = fn (Cleaned $of) => max($of->trace->values) - min($of->trace->values);
+        $range = fn (Breaths $breaths) => max($breaths->of->trace->values) - min($breaths->of->trace->values);
         [$leads, $follows] = $range($belly) >= $range($chest) ? [$belly, $chest] : [$chest, $belly];
-        $trace = $leads->trace;
+        $trace = $leads->of->trace;
         $cycles = [];
         // The first and the last may have begun before the recording, or ended after it.
-        foreach (array_slice(Breaths::of($leads)->all, 1, -1) as $breath) {
+        foreach (array_slice($leads->all, 1, -1) as $breath) {
             $from = (int) round(($breath->start - $trace->startsAt) * Trace::RATE);
             $length = (int) round($breath->length() * Trace::RATE);
             $isClear = $breath->isClear && $follows->disturbed($breath->start, $breath->end()) <= Breaths::MOST_OTHER;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\Cleaned;
+use IvoryPace\Signal\Breaths;
 use IvoryPace\Signal\MadeUpBreathing;
 use IvoryPace\Signal\Resampling;
 use IvoryPace\Signal\TwoBelts;
@@ -37,8 +37,8 @@ final class TwoBeltsTest extends TestCase
         $made = new MadeUpBreathing([3.0, 0.0, 4.0, 0.0], 15, noiseDb: 25, chestSize: 0.25);
         self::assertEqualsWithDelta(0.8, self::belts($made)->bellyShare, 0.02);
         // Belts differ: what each showed in the calibration breath is one.
-        $belly = Cleaned::of(Resampling::even($made->belly()));
-        $chest = Cleaned::of(Resampling::even($made->chest()));
+        $belly = Breaths::in(Resampling::even($made->belly()));
+        $chest = Breaths::in(Resampling::even($made->chest()));
         self::assertEqualsWithDelta(0.5, TwoBelts::of($belly, $chest, 1.0, 0.25)->bellyShare, 0.02);
         // Where the chest moves more it leads, and the angle is the same.
         $other = self::belts(new MadeUpBreathing([2.5, 0.0, 2.5, 0.0], 24, apart: 60, chestSize: 3.0));
@@ -55,9 +55,9 @@ final class TwoBeltsTest extends TestCase
     public function test_what_does_not_belong_together_is_refused_in_words(): void
     {
         $made = new MadeUpBreathing([3.0, 0.0, 4.0, 0.0], 6);
-        $belly = Cleaned::of(Resampling::even($made->belly()));
-        $shorter = Cleaned::of(Resampling::even(array_slice($made->chest(), 0, -30)));
-        $flat = Cleaned::of(Resampling::even(array_map(fn (array $sample) => [$sample[0], 0.0], $made->chest())));
+        $belly = Breaths::in(Resampling::even($made->belly()));
+        $shorter = Breaths::in(Resampling::even(array_slice($made->chest(), 0, -30)));
+        $flat = Breaths::in(Resampling::even(array_map(fn (array $sample) => [$sample[0], 0.0], $made->chest())));
         foreach ([
             'together' => fn () => TwoBelts::of($belly, $shorter),
             'did not move' => fn () => TwoBelts::of($belly, $flat, 1.0, 0.0),
@@ -74,6 +74,6 @@ final class TwoBeltsTest extends TestCase
 
     private static function belts(MadeUpBreathing $made): TwoBelts
     {
-        return TwoBelts::of(Cleaned::of(Resampling::even($made->belly())), Cleaned::of(Resampling::even($made->chest())));
+        return TwoBelts::of(Breaths::in(Resampling::even($made->belly())), Breaths::in(Resampling::even($made->chest())));
     }
 }
