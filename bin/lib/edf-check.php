@@ -8,8 +8,8 @@ require __DIR__.'/../../core/vendor/autoload.php';
 use IvoryPace\Signal\Edf\EdfNote;
 use IvoryPace\Signal\Edf\EdfWriter;
 use IvoryPace\Signal\Edf\Recorded;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 
 function must(bool $is, string $what): void
 {

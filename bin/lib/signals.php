@@ -7,8 +7,8 @@ declare(strict_types=1);
 require __DIR__.'/../../core/vendor/autoload.php';
 
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 use IvoryPace\Signal\TwoBelts;
 
 const RATES = [3.0, 4.5, 6.0, 8.0, 10.0, 12.0, 15.0, 20.0, 25.0, 30.0];

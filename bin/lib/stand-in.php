@@ -6,8 +6,8 @@ declare(strict_types=1);
 require __DIR__.'/../../core/vendor/autoload.php';
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\MadeUpHeart;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\MadeUp\MadeUpHeart;
 
 const OPTIONS = [
     'breath', 'breaths', 'out', 'truth', 'seed', 'noise', 'drift', 'irregular', 'cough', 'speech', 'moved', 'held', 'sigh', 'slip', 'apart',

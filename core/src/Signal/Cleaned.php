@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace IvoryPace\Signal;
 
+use IvoryPace\Signal\Steps\Artefacts;
+use IvoryPace\Signal\Steps\Drift;
+use IvoryPace\Signal\Steps\Smoothing;
+
 /** A trace without its drift, and smooth; and which seconds of it tell nothing. */
 final readonly class Cleaned
 {

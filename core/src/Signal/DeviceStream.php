@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Signal;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Signal\Steps\Resampling;
 use JsonException;
 
 /**

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Signal;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Signal\Steps\Butterworth;
+use IvoryPace\Signal\Steps\Resampling;
 
 /**
  * A phone on the belly tilts a little with each breath, and gravity tells how much. Which way it lies nobody knows: the slow part

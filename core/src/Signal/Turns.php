@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Signal;
 
 use IvoryPace\Median;
+use IvoryPace\Signal\Steps\Extremes;
 
 /** Where breathing turns: troughs and peaks that take turns, stand out by three tenths of the median amplitude and are 0.6 s apart. */
 final class Turns

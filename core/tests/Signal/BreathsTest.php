@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\Artefacts;
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\Drift;
-use IvoryPace\Signal\MadeUpBreathing;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
 use IvoryPace\Signal\ObservedBreath;
-use IvoryPace\Signal\Resampling;
-use IvoryPace\Signal\Smoothing;
+use IvoryPace\Signal\Steps\Artefacts;
+use IvoryPace\Signal\Steps\Drift;
+use IvoryPace\Signal\Steps\Resampling;
+use IvoryPace\Signal\Steps\Smoothing;
 use IvoryPace\Signal\Trace;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\Chance;
 use IvoryPace\Signal\DeviceStream;
+use IvoryPace\Signal\MadeUp\Chance;
 use PHPUnit\Framework\TestCase;
 
 /** Lines of a device, and of whoever pretends to be one. */

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\Chance;
 use IvoryPace\Signal\Edf\EdfChannel;
 use IvoryPace\Signal\Edf\EdfFile;
 use IvoryPace\Signal\Edf\EdfNote;
 use IvoryPace\Signal\Edf\EdfReader;
 use IvoryPace\Signal\Edf\EdfWriter;
 use IvoryPace\Signal\Edf\Recorded;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\Chance;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 use IvoryPace\Signal\Trace;
 use PHPUnit\Framework\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Tests\Signal;
 
-use IvoryPace\Signal\Extremes;
+use IvoryPace\Signal\Steps\Extremes;
 use PHPUnit\Framework\TestCase;
 
 /** Small rows of which scipy's find_peaks says the same. */

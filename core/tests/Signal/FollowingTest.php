@@ -6,11 +6,11 @@ namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\Chance;
 use IvoryPace\Signal\Followed;
 use IvoryPace\Signal\Following;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\Chance;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -7,7 +7,7 @@ namespace IvoryPace\Tests\Signal;
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Beats;
 use IvoryPace\Signal\BestPace;
-use IvoryPace\Signal\Chance;
+use IvoryPace\Signal\MadeUp\Chance;
 use IvoryPace\Signal\SaturationFall;
 use PHPUnit\Framework\TestCase;
 

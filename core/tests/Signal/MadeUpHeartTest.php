@@ -6,8 +6,8 @@ namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Beats;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\MadeUpHeart;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\MadeUp\MadeUpHeart;
 use IvoryPace\Signal\SaturationFall;
 use PHPUnit\Framework\TestCase;
 

@@ -6,7 +6,7 @@ namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\MadeUpBreathing;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
 use IvoryPace\Signal\MainAxis;
 use PHPUnit\Framework\TestCase;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\Steps\Resampling;
 use IvoryPace\Signal\Trace;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -6,8 +6,8 @@ namespace IvoryPace\Tests\Signal;
 
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Breaths;
-use IvoryPace\Signal\MadeUpBreathing;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Steps\Resampling;
 use IvoryPace\Signal\TwoBelts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -6,7 +6,7 @@ namespace Tests\Feature\Project;
 
 use IvoryPace\Signal\Breaths;
 use IvoryPace\Signal\DeviceStream;
-use IvoryPace\Signal\Resampling;
+use IvoryPace\Signal\Steps\Resampling;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 

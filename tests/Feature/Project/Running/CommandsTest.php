@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Feature\Project;
+namespace Tests\Feature\Project\Running;
 
 use Illuminate\Support\Facades\Artisan;
 use IvoryPace\Exercise\Catalogue;

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
+
+use IvoryPace\Signal\Trace;
 
 /**
  * A cubic through 25 values around each (Savitzky and Golay, Anal Chem 1964;36:1627–1639): a second, which leaves breaths of

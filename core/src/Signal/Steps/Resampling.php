@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Signal\Trace;
 
 /**
  * Samples as a device sends them, put in order and brought to even steps by straight lines. Devices repeat batches, send them in the

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
 
 use IvoryPace\Median;
+use IvoryPace\Signal\Trace;
 
 /**
  * Seconds that tell nothing of breathing: a cough, speech, a phone that was moved, a belt that slipped, or nothing at all. A sigh is

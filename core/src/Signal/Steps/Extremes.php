@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
 
 /**
  * Peaks that stand out and do not crowd. The same steps as scipy's find_peaks: local maxima, of a flat one the middle; of two that

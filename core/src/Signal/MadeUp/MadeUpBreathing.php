@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\MadeUp;
 
 use IvoryPace\InvalidValue;
+use IvoryPace\Signal\Trace;
 
 /**
  * Breathing that nobody breathed, with the truth beside it: what stand-ins of devices send, and what the analysis is tried on. Each

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\MadeUp;
 
 /**
  * Numbers that look like chance and are the same for the same seed, everywhere: Park and Miller's generator (Commun ACM

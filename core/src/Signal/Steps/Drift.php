@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
 
 use IvoryPace\Median;
+use IvoryPace\Signal\Trace;
 
 /** Belts slip slowly and phones warm up: what changes over a minute is no breath. */
 final class Drift

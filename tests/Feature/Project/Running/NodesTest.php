@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Feature\Project;
+namespace Tests\Feature\Project\Running;
 
 use App\Guard\Conflict;
 use App\Guard\Nodes\Away;

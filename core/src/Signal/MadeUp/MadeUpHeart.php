@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\MadeUp;
 
 use IvoryPace\InvalidValue;
 

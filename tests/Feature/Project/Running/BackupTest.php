@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Feature\Project;
+namespace Tests\Feature\Project\Running;
 
 use App\Guard\Backup\Rotation;
 use App\Guard\Backup\Vault;

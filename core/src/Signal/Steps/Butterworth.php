@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace IvoryPace\Signal;
+namespace IvoryPace\Signal\Steps;
+
+use IvoryPace\Signal\Trace;
 
 /**
  * A second-order Butterworth filter at the samples of a trace, by the bilinear transform: as scipy's butter(2, hz / 12.5) makes it. It
