@@ -9,6 +9,7 @@ use App\Http\Controllers\Patient\MessagesController;
 use App\Http\Controllers\Patient\OutboxController;
 use App\Http\Controllers\Patient\PagesController;
 use App\Http\Controllers\Patient\PinController;
+use App\Http\Controllers\Patient\RecordingController;
 use App\Http\Middleware\ScreenUnlocked;
 use Illuminate\Support\Facades\Route;
 
@@ -41,6 +42,9 @@ Route::middleware('auth:device')->group(function () {
         Route::post('/calendar', [CalendarController::class, 'store']);
         Route::delete('/calendar', [CalendarController::class, 'destroy']);
         Route::get('/calendar.ics', [CalendarController::class, 'file']);
+        Route::get('/recordings/{uuid}', [RecordingController::class, 'show'])->where('uuid', '[0-9a-f-]{36}');
+        Route::get('/traces', [RecordingController::class, 'traces']);
+        Route::put('/traces', [RecordingController::class, 'say']);
         Route::get('/messages', [MessagesController::class, 'show']);
         Route::put('/messages', [MessagesController::class, 'update']);
         Route::put('/pin', [PinController::class, 'change']);

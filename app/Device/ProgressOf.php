@@ -34,7 +34,7 @@ final class ProgressOf
         if ($programme === null) {
             return [
                 'weeks' => [], 'days_practised' => 0, 'as_needed' => [], 'changes' => [], 'then_now' => [],
-                'checks' => self::checks($patient), 'next' => null,
+                'checks' => self::checks($patient), 'measured' => RecordingShown::latest($patient), 'next' => null,
             ];
         }
         $first = $programme->history()->firstDay();
@@ -58,6 +58,7 @@ final class ProgressOf
             ])->all()),
             'then_now' => self::thenNow($patient, $programme, $practices, $first),
             'checks' => self::checks($patient),
+            'measured' => RecordingShown::latest($patient),
             'next' => $programme->latestVersion()?->review_on->isoFormat('dddd D MMMM'),
         ];
     }

@@ -21,6 +21,7 @@ use IvoryPace\Exercise\Told\Sentence;
 use IvoryPace\Health\Flag;
 use IvoryPace\Practice\RecoveryWatch;
 use IvoryPace\Programme\Item;
+use IvoryPace\Programme\PhonePlace;
 use IvoryPace\Programme\SelfCheck;
 use IvoryPace\Programme\Told\Instruction;
 use IvoryPace\Safety\Likeness;
@@ -184,6 +185,7 @@ final class TodayItems
             'joining' => $joins === null
                 ? null
                 : ['over' => $joins, 'slowest' => $tempo->slowest, 'least' => $prescription->shortestJoining()],
+            'phone' => PhonePlace::of($item)?->value,
             'told' => Told::parts(Instruction::of($item, $isCareful)),
             'taught' => self::taught($item),
             'needs' => PlainWords::needs([$item]),

@@ -32,14 +32,16 @@ final class Papers
         $all = Consent::query()->where('patient_id', $patient->id)->orderBy('id')->limit(self::MOST)->get();
         foreach ($all as $consent) {
             $isYes = $consent->kind === 'accepted';
+            $last = $all->last(fn (Consent $each) => $each->about === $consent->about);
             $bundle->add('Consent', $consent->id, [
-                'status' => $isYes && $consent->is($all->last()) ? 'active' : 'inactive',
+                'status' => $isYes && $consent->is($last) ? 'active' : 'inactive',
                 'scope' => Said::term('consentscope', 'patient-privacy'),
                 'category' => [['coding' => [['system' => Said::LOINC, 'code' => self::CONSENT]]]],
                 'patient' => $bundle->to('Patient', 0),
                 'dateTime' => Said::instant($consent->given_at),
                 'organization' => [$bundle->to('Organization', 0)],
-                'policyRule' => Said::concept("What is recorded, as it was shown: {$consent->version}"),
+                'policyRule' => Said::concept(($consent->about === 'traces' ? 'How long samples of recordings stay' : 'What is recorded')
+                    .", as it was shown: {$consent->version}"),
                 'provision' => ['type' => $isYes ? 'permit' : 'deny'],
             ]);
         }

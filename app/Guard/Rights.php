@@ -37,7 +37,7 @@ final class Rights
     ];
 
     /** Is never deleted, and may change in any column. */
-    public const KEPT = ['patients', 'clinics', 'practitioners'];
+    public const KEPT = ['patients', 'clinics', 'practitioners', 'recordings', 'sensors'];
 
     /** What migrating, or a routine, alone writes. */
     private const READ_ONLY = ['migrations', 'joined_rows'];

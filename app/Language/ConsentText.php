@@ -50,6 +50,7 @@ final class ConsentText
     private static function latest(string $patientId, int $deviceId): ?Consent
     {
         return Consent::query()->where('patient_id', $patientId)->where('device_id', $deviceId)
+            ->where('about', 'practice')
             ->latest('given_at')->latest('id')->first();
     }
 }

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $version
  * @property string $kind accepted or withdrawn
+ * @property string $about practice, or traces of a recording
  * @property CarbonImmutable $given_at
  * @property Practitioner|null $practitioner who recorded it, when it was not the patient
  */

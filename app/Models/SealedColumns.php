@@ -17,6 +17,7 @@ final class SealedColumns
         'screenings' => ['remark', 'correction_reason'], 'programmes' => ['outcome_note'],
         'programme_versions' => ['reason', 'patient_note', 'withdrawn_reason'],
         'outgoing_mails' => ['to', 'subject', 'text'], 'absences' => ['reason'],
+        'recording_parts' => ['samples'],
         'letters' => ['addressee', 'text', 'pdf', 'sent_how'], 'letter_drafts' => ['addressee'],
     ];
 

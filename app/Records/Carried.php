@@ -23,6 +23,7 @@ final readonly class Carried
         'decisions' => [],
         'devices' => ['credential_hash', 'pin', 'wrong_pins', 'open_hash', 'open_until', 'revoked_at', 'last_seen_at', 'updated_at'],
         'consents' => [], 'practices' => ['uuid'], 'pauses' => [], 'second_looks' => [], 'diary_entries' => [], 'habit_ticks' => ['uuid'],
+        'recordings' => ['uuid', 'sensor_id', 'samples_until', 'samples_gone_at'],
         'home_checks' => ['uuid'], 'put_offs' => [], 'new_findings' => [], 'handovers' => [], 'letters' => ['pdf'],
         'letter_drafts' => [],
     ];
@@ -32,6 +33,7 @@ final readonly class Carried
         'access_links' => 'a secret', 'appointments' => 'the clinic’s own calendar; what took place is a session',
         'access_trail' => 'the clinic’s own', 'record_joins' => 'the clinic’s own', 'kept_asides' => 'not yet part of the record',
         'erasures' => 'the clinic’s own',
+        'recording_parts' => 'kept for 90 days at most; a trace is saved as a file of its own',
         'caseload_lines' => 'computed', 'note_words' => 'computed',
     ];
 

@@ -130,7 +130,7 @@ final class RecordIn
     private function anew(string $table, int $number): array
     {
         return match ($table) {
-            'practices', 'habit_ticks', 'home_checks' => ['uuid' => (string) Str::uuid()],
+            'practices', 'habit_ticks', 'home_checks', 'recordings' => ['uuid' => (string) Str::uuid()],
             // It is the name of a device, and lets nobody in.
             'devices' => ['credential_hash' => hash('sha256', Str::random(60)), 'revoked_at' => now(), 'updated_at' => now()],
             'decisions' => ['clinic_id' => $this->by->clinic_id],

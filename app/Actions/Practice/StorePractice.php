@@ -11,6 +11,7 @@ use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
+use App\Models\Recording;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -114,6 +115,8 @@ final class StorePractice
                 'stop_class' => $log['stop_class'] ?? null,
                 'stop_symptom' => $log['stop_symptom'] ?? null,
             ]);
+            Recording::query()->where('uuid', $practice->uuid)->where('patient_id', $patient->id)->whereNull('practice_id')
+                ->update(['practice_id' => $practice->id]);
             ($this->pause)($patient, $practice, $item);
 
             return [$practice, true];

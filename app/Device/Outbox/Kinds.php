@@ -19,7 +19,7 @@ final class Kinds
     /** @var list<class-string<Kind>> */
     private const ALL = [
         PracticeKind::class, DiaryKind::class, FormKind::class, PutOffKind::class, HomeCheckKind::class, SecondLookKind::class,
-        TickKind::class,
+        TickKind::class, TracePartKind::class, TraceKind::class,
     ];
 
     /** Names under which something may still wait on a device. */

@@ -42,6 +42,7 @@ final class AccessController
                 ->limit(20)->get()
                 ->map(fn (Consent $consent) => [
                     'kind' => $consent->kind,
+                    'about' => $consent->about,
                     'version' => $consent->version,
                     'on' => $consent->given_at->setTimezone($zone)->format('j M Y H:i'),
                     'by' => $consent->practitioner?->name,

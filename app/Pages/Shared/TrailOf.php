@@ -35,7 +35,7 @@ final class TrailOf
         'clinic/invitations' => 'Invitation', 'clinic/invitations/{invitation}' => 'Invitation',
         'clinic/second-factor' => 'Second factor of everyone', 'clinic/outbox' => 'Outbox',
         'devices/joined' => 'A new device', 'devices/pin' => 'PIN of a device', 'devices/locked-out' => 'Device locked out',
-        'devices/consent' => 'Consent on a device', 'devices/sheet' => 'Sheet', 'devices/signed-out' => 'A device signed out',
+        'devices/consent' => 'Consent on a device', 'devices/traces' => 'Whether traces stay', 'devices/sheet' => 'Sheet', 'devices/signed-out' => 'A device signed out',
         'account/password' => 'Password', 'account/second-factor' => 'Second factor', 'account/sessions' => 'Sessions',
         'account/joined' => 'Account', 'account/details' => 'Own details',
         'record.zip' => 'The whole record as a file', 'patients/file' => 'A record from a file',

@@ -16,6 +16,9 @@ final readonly class TwoBelts
 {
     private const LEAST_BREATHS = 3;
 
+    /** Samples on each side by which the ends of a breath are compared. */
+    private const AROUND = 2;
+
     /**
      * @param  float  $angle  degrees, by the first harmonic
      * @param  float  $loop  degrees, by the loop
@@ -48,8 +51,8 @@ final readonly class TwoBelts
         $cross = [0.0, 0.0];
         $loops = $shares = [];
         foreach ($breaths as [$from, $length]) {
-            $b = array_slice($one->values, $from, $length) ?: [0.0];
-            $c = array_slice($other->values, $from, $length) ?: [0.0];
+            $b = self::level($one->values, $from, $length);
+            $c = self::level($other->values, $from, $length);
             [$re, $im] = self::together(self::harmonic($b), self::harmonic($c));
             $cross = [$cross[0] + $re, $cross[1] + $im];
             $loops[] = self::loop($b, $c);
@@ -58,6 +61,29 @@ final readonly class TwoBelts
         }
 
         return new self(rad2deg(abs(atan2($cross[1], $cross[0]))), Median::of($loops), Median::of($shares));
+    }
+
+    /**
+     * One breath without what is left of the drift: it ends as high as it began.
+     *
+     * @param  non-empty-list<float>  $values
+     * @param  positive-int  $length
+     * @return non-empty-list<float>
+     */
+    private static function level(array $values, int $from, int $length): array
+    {
+        $around = function (int $at) use ($values): float {
+            $near = array_slice($values, max(0, $at - self::AROUND), 2 * self::AROUND + 1);
+
+            return array_sum($near) / max(1, count($near));
+        };
+        $slope = ($around($from + $length) - $around($from)) / $length;
+        $level = [];
+        for ($n = 0; $n < $length; $n++) {
+            $level[] = $values[$from + $n] - $slope * $n;
+        }
+
+        return $level;
     }
 
     /**

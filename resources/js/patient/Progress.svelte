@@ -97,6 +97,14 @@
                 {t(progress.then_now.length > 0 ? 'patient.progress.then-now-about' : 'patient.progress.too-few')}
             </p>
         </section>
+        {#if (progress.measured ?? []).length > 0}
+            <section class="card quiet">
+                <h2>{t('patient.followed.title')}</h2>
+                {#each progress.measured as each (each.on)}<p>
+                        <span class="small muted">{each.on}</span><br />{each.sentence}
+                    </p>{/each}
+            </section>
+        {/if}
         {#if progress.changes.length > 0}
             <section class="card quiet">
                 <h2>{t('patient.progress.programme')}</h2>

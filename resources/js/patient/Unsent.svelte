@@ -6,11 +6,11 @@
     /** What waits here, and what the server would not have. */
     let { isOffline = !navigator.onLine }: { isOffline?: boolean } = $props();
 
-    let unsent = $state.raw(outbox.unsent());
+    let unsent = $state.raw(outbox.unsentThings());
     let refused = $state.raw(outbox.refused());
     onMount(() =>
         outbox.onChange(() => {
-            unsent = outbox.unsent();
+            unsent = outbox.unsentThings();
             refused = outbox.refused();
         }),
     );

@@ -41,6 +41,21 @@ export interface Recovery {
     item: TodayItem;
 }
 
+/** What the phone felt in one practice. */
+export interface FeltData {
+    state: 'waiting' | 'read';
+    sentence: string | null;
+    /** The breath in the middle, 0–100 %, at even parts of it. */
+    inked: number[] | null;
+}
+
+/** Whether traces of the breath may be kept. */
+export interface TracesData {
+    kept: boolean | null;
+    version: string;
+    text: string;
+}
+
 export type StopClass = 'no-symptom' | 'made-me-stop' | 'get-help';
 
 /** What is played: the whole exercise or its short version. */
@@ -65,6 +80,8 @@ export interface TodayItem extends Playable {
     technique: string;
     name: string;
     recovery: boolean;
+    /** Where a phone can feel its breath. */
+    phone: 'belly' | 'chest' | null;
     /** Why the server has paused it. */
     paused: WhyPaused | null;
     /** What the practitioner said who paused it. */
@@ -190,6 +207,8 @@ export interface ProgressData {
     changes: { on: string; text: string; ahead: boolean }[];
     then_now: { name: string; then: number; now: number; direction: -1 | 0 | 1 }[];
     checks: { first: number; last: number; on: string; count: number } | null;
+    /** What the phone felt in the latest practices. */
+    measured: { on: string; sentence: string }[];
     next: string | null;
 }
 

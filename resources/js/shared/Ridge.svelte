@@ -8,6 +8,8 @@
         height?: number;
         /** 0–1: how far the ink has come; without it the whole breath is inked. */
         inked?: number | null;
+        /** The patient's own breath over it: 0–100 % at even parts. */
+        own?: number[] | null;
         label: string;
         /** Only the drawing: no ruler and no labels, for lists. */
         bare?: boolean;
@@ -15,7 +17,16 @@
         words?: RidgeWords;
     }
 
-    let { shape, width = 700, height = 190, inked = null, label, bare = false, words = ENGLISH }: Props = $props();
+    let {
+        shape,
+        width = 700,
+        height = 190,
+        inked = null,
+        own = null,
+        label,
+        bare = false,
+        words = ENGLISH,
+    }: Props = $props();
 
     const id = $props.id();
     const breath = $derived(breathGeometry(shape, width, height, words));
@@ -23,6 +34,11 @@
     const base = $derived(uncounted ? height * 0.6 : breath.baseline);
     const below = $derived(Math.max(uncounted ? base : breath.bottom, base));
     const extra = $derived(breath.phases.some((phase) => phase.y > 23) ? 17 : 0);
+    const ownLine = $derived(
+        own && shape.cues[0]?.kind === 'inhale'
+            ? `M${own.map((v, n) => `${(n / (own.length - 1)) * width} ${4 + (1 - v / 100) * (base - 4)}`).join('L')}`
+            : null,
+    );
     const ink = $derived(inked === null ? width : Math.max(0, Math.min(1, inked)) * width);
 </script>
 
@@ -58,6 +74,7 @@
             <path class="line" d={breath.line} />
         </g>
     {/if}
+    {#if ownLine}<path class="own" d={ownLine} />{/if}
     <path class="base" d="M0 {base}H{width}" />
     {#if bare}
         <!-- The shape alone. -->

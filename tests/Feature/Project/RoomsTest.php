@@ -51,8 +51,9 @@ final class RoomsTest extends TestCase
             'Letters' => 'Catalogue Facts Language Models Paper',
             'Fhir' => 'Facts Language Models',
             'Records' => 'Facts Fhir Models',
+            'Signals' => 'Models',
             'Reports' => 'Models Paper Records',
-            'Actions' => 'Facts Guard Language Letters Mail Models Records',
+            'Actions' => 'Facts Guard Language Letters Mail Models Records Signals',
             'Feeds' => 'Facts Language Models',
             'Device' => 'Actions Catalogue Facts Guard Language Models Paper',
             'Pages/Shared' => 'Facts Models',
@@ -69,7 +70,7 @@ final class RoomsTest extends TestCase
             'Pages/Week' => 'Facts Models',
             'Http' => 'Actions Catalogue Device Facts Feeds Guard Language Mail Models Pages/Access Pages/Bench Pages/Caseload Pages/Clinic '
                 .'Pages/Course Pages/Exercises Pages/Letters Pages/Measure Pages/Record Pages/Session Pages/Shared Pages/Week Paper '
-                .'Records Reports',
+                .'Records Reports Signals',
             'Console' => 'Actions Facts Guard Language Models',
             'Providers' => 'Facts Guard Mail Models Policies',
         ],

@@ -2,6 +2,7 @@
 
 export type SentAccess = {
     consents: {
+        about: 'practice';
         by: null;
         kind: 'accepted';
         on: string;
@@ -3116,6 +3117,7 @@ export type SentToAsNeeded = {
         night: null;
         paused: null;
         paused_note: null;
+        phone: null;
         quiet: false;
         recovery: true;
         ridge: {
@@ -3311,6 +3313,7 @@ export type SentToProgress = {
         on: string;
     };
     days_practised: number;
+    measured: [];
     next: null | string;
     then_now: ({
         direction: -1 | 0 | 1;
@@ -3435,6 +3438,7 @@ export type SentToToday = {
         };
         paused: 'answers' | 'stop' | null;
         paused_note: null;
+        phone: 'belly' | 'chest' | null;
         quiet: boolean;
         recovery: boolean;
         ridge: {
@@ -3606,6 +3610,7 @@ export type SentToToday = {
             night: null;
             paused: null;
             paused_note: null;
+            phone: null;
             quiet: false;
             recovery: true;
             ridge: {

@@ -5,12 +5,14 @@ import type {
     CalendarState,
     DeviceState,
     DiaryData,
+    FeltData,
     MessageWishes,
     MyDevice,
     NeededData,
     OutboxResult,
     ProgressData,
     SheetData,
+    TracesData,
 } from '../types';
 
 const HEADERS = { 'X-Ivory-Pace': '1' };
@@ -46,6 +48,10 @@ export const api = {
     messages: () => get<MessageWishes>('messages'),
     wishMessages: (wish: { appointments: boolean; practice: boolean }) =>
         sendJson<MessageWishes>('/api/v1/messages', 'PUT', wish, HEADERS),
+    recording: (uuid: string) => get<FeltData>(`recordings/${uuid}`),
+    traces: () => get<TracesData>('traces'),
+    sayOfTraces: (kept: boolean, version: string) =>
+        sendJson<TracesData>('/api/v1/traces', 'PUT', { kept, version }, HEADERS),
     /** Puts a file where this device puts what it loads. */
     save: async (path: string, name: string) => {
         const response = await fetch(`/api/v1/${path}`, { headers: HEADERS, credentials: 'same-origin' });

@@ -47,7 +47,9 @@ export const whose = (): string => owner;
 
 export const all = (): readonly Waiting[] => [...items.values()].filter((item) => item.owner === owner);
 export const unsent = (): Waiting[] => all().filter((item) => !item.delivered && item.refused === null);
-export const refused = (): Waiting[] => all().filter((item) => item.refused !== null);
+/** As somebody counts them: the parts of a trace are no things of their own. */
+export const unsentThings = (): Waiting[] => unsent().filter((item) => item.kind !== 'trace-part');
+export const refused = (): Waiting[] => all().filter((item) => item.refused !== null && item.kind !== 'trace-part');
 export function find(id: string): Waiting | undefined {
     const item = items.get(id);
     return item?.owner === owner ? item : undefined;

@@ -1,7 +1,8 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** What a device sends, perhaps much later. */
-export type Kind = 'practice' | 'diary' | 'form' | 'put-off' | 'home-check' | 'second-look' | 'tick';
+export type Kind =
+    'practice' | 'diary' | 'form' | 'put-off' | 'home-check' | 'second-look' | 'tick' | 'trace-part' | 'trace';
 
 export interface Waiting {
     id: string;

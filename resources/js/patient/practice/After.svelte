@@ -17,7 +17,8 @@
     import Rating from './Rating.svelte';
     import TapPace from './TapPace.svelte';
     import { t } from '../words';
-    import type { TodayItem } from '../types';
+    import Felt from '../feel/Felt.svelte';
+    import type { Playable, TodayItem } from '../types';
 
     interface Props {
         symptom: string;
@@ -25,11 +26,13 @@
         checks: TodayItem['checks'];
         /** Tapped before it began; without it, there is nothing to compare. */
         tapsBefore: number[] | null;
+        /** What the phone felt, if it did. */
+        felt: { uuid: string; played: Playable } | null;
         onchange: (ratings: Ratings) => void;
         onfinished: (ratings: Ratings) => void;
     }
 
-    let { symptom, checks, tapsBefore, onchange, onfinished }: Props = $props();
+    let { symptom, checks, tapsBefore, felt, onchange, onfinished }: Props = $props();
 
     let ratings = $state<Ratings>({
         after: null,
@@ -62,6 +65,7 @@
 
 <main>
     <h1 bind:this={heading} tabindex="-1">{t('patient.practice.done')}</h1>
+    {#if felt}<Felt {...felt} />{/if}
     <Rating
         title={t('patient.practice.after', { symptom })}
         value={ratings.after}

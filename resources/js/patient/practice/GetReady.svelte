@@ -17,13 +17,16 @@
         ontaps: (taps: number[] | null) => void;
         onstart: (joinedSeconds: number | null, before: number | null) => void;
         onback: () => void;
+        /** The phone is to feel the breath; null where it cannot. */
+        onphone: ((before: number | null) => Promise<boolean>) | null;
     }
 
-    let { item, symptom, played, isShort, ontaps, onstart, onback }: Props = $props();
+    let { item, symptom, played, isShort, ontaps, onstart, onback, onphone }: Props = $props();
 
     let title: HTMLElement | undefined = $state();
     let before = $state<number | null>(null);
     let joining = $state(false);
+    let isRefused = $state(false);
     onMount(() => title?.focus({ preventScroll: true }));
 
     /** What was agreed about days and times stands on Today and on the sheet. */
@@ -50,6 +53,19 @@
     <Told {parts} />
     {#if item.checks.some((check) => check.key === 'pace')}<TapPace title={t('patient.pace.before')} {ontaps} />{/if}
     <p class="small muted">{t('patient.practice.never')}</p>
+    {#if item.phone && onphone && !joining}
+        {#if isRefused}<p role="alert">{t('patient.phone.not-allowed')}</p>
+        {:else}<div class="stack">
+                <button
+                    type="button"
+                    class="button second"
+                    onclick={async () => {
+                        isRefused = !(await onphone(before));
+                    }}>{t(`patient.phone.${item.phone}`)}</button
+                >
+                <p class="small muted">{t('patient.phone.why')}</p>
+            </div>{/if}
+    {/if}
     {#if joining}<Join onready={(seconds) => onstart(seconds, before)} />
     {:else if item.joining && !isShort}<button
             type="button"

@@ -24,6 +24,9 @@
     import type { Cue } from '../../shared/timeline';
     import { t, told } from '../words';
     import type { Settings } from '../keeping/settings';
+    import type { Feel } from '../feel/feel';
+    import { Led } from '../feel/led';
+    import Lying from '../feel/Lying.svelte';
     import Easing, { type Helped } from './Easing.svelte';
     import Pacer from './Pacer.svelte';
     import Done from './Done.svelte';
@@ -38,6 +41,8 @@
         context: AudioContext;
         settings: Settings;
         voice: Voice | null;
+        /** A phone that lies on the belly, or is held to the chest. */
+        feel: Feel | null;
         /** Length of the patient's own breath, when it begins with that. */
         joinedSeconds: number | null;
         help: Help;
@@ -55,6 +60,7 @@
         context,
         settings,
         voice,
+        feel,
         joinedSeconds,
         help,
         seconds,
@@ -70,6 +76,9 @@
                 joining: item.joining && joinedSeconds !== null ? { ...item.joining, seconds: joinedSeconds } : null,
             }),
     );
+    const led = untrack(() => new Led(feel, engine));
+    /** Nobody sees the screen: it is dark, and a long press stops. */
+    const isLying = $derived(feel !== null && item.phone === 'belly');
     const isCounted = $derived(played.breaths !== null);
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -136,6 +145,7 @@
             if (drawnAt > 0) half += (Math.min(LONGEST_FRAME_S, (at - drawnAt) / 1000) / 2 - half) * 0.1;
             drawnAt = at;
             moment = engine.now(half);
+            led.note();
             if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) {
                 buzzed = moment.cue;
                 buzz(moment.cue.kind);
@@ -146,6 +156,7 @@
             cancelAnimationFrame(frame);
             // Left by the Back button: what was done since the last report is not lost.
             if (!isOver) report();
+            led.end();
             engine.stop();
             letSleep();
         };
@@ -169,6 +180,7 @@
 
     /** Keeps how far it got, breath by breath. */
     function reportSteps(): void {
+        led.note();
         const done = progress();
         const steps = isCounted ? done.breathsDone : Math.floor(done.exerciseMs / 5000);
         if (steps === reported) return;
@@ -178,6 +190,7 @@
 
     async function pause(): Promise<void> {
         hasWaited = false;
+        led.broken();
         if (isPaused) await engine.resume();
         else engine.pause();
         isPaused = engine.isPaused;
@@ -185,6 +198,7 @@
 
     /** A call, a locked screen: the sound stopped, so it waits and says so. */
     function interrupted(): void {
+        led.broken();
         interruptions++;
         isPaused = true;
         hasWaited = true;
@@ -261,7 +275,7 @@
     }}
 />
 
-<main class="player" class:dim={isDim}>
+<main class="player" class:dim={isDim} inert={isLying && !isPaused}>
     <div class="row">
         <h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
         {#if item.recovery && helped !== 'shown'}<button
@@ -309,6 +323,7 @@
         >
     </div>
 </main>
+{#if isLying && !isPaused}<Lying done={moment?.breathsDone ?? 0} of={breaths} onstop={stop} />{/if}
 
 <style>
     .player {

@@ -8,6 +8,8 @@
     import { settings } from '../keeping/settings';
     import { unclaimed } from '../keeping/unclaimed';
     import { voiceFor } from '../voice';
+    import { askToFeel, canFeel, Feel } from '../feel/feel';
+    import Lay from '../feel/Lay.svelte';
     import After, { type Ratings } from './After.svelte';
     import Asleep from './Asleep.svelte';
     import GetReady from './GetReady.svelte';
@@ -39,7 +41,7 @@
 
     const LEAST_S = 5;
 
-    let step = $state<'ready' | 'play' | 'asleep' | 'stopped' | 'after'>('ready');
+    let step = $state<'ready' | 'lay' | 'play' | 'asleep' | 'stopped' | 'after'>('ready');
     let context = $state.raw<AudioContext | null>(null);
     let log: PracticeLog = untrack(() => ({
         uuid: newId(),
@@ -75,15 +77,31 @@
     let tapsBefore = $state.raw<number[] | null>(null);
     let voice = $state.raw<Voice | null>(null);
     let joinedSeconds = $state<number | null>(null);
+    let feel = $state.raw<Feel | null>(null);
 
-    async function start(joined: number | null, before: number | null = null): Promise<void> {
+    /** The phone is to feel the breath: asked within the tap, where a system wants that. */
+    async function phone(before: number | null): Promise<boolean> {
+        if (!(await askToFeel())) return false;
+        log.before = before;
+        feel = new Feel(log.uuid);
+        step = 'lay';
+        return true;
+    }
+
+    function withoutPhone(): void {
+        feel?.leave();
+        feel = null;
+        step = 'ready';
+    }
+
+    async function start(joined: number | null, before: number | null = null, sound?: AudioContext): Promise<void> {
         // Pressed twice, it starts once.
         if (context) return;
         log.before = before;
         joinedSeconds = joined;
         log.joined_ms = joined === null ? null : Math.round(joined * 1000);
         // The click that starts is what lets the browser make sound.
-        context = new AudioContext({ latencyHint: 'interactive' });
+        context = sound ?? new AudioContext({ latencyHint: 'interactive' });
         void context.resume();
         const level = settings().voice;
         voice = level > 0 ? await voiceFor(context, item, level).catch(() => null) : null;
@@ -183,6 +201,8 @@
 
     onDestroy(() => {
         onasking(false);
+        // Left while it was being laid down: nothing was felt.
+        if (step === 'lay') feel?.leave();
         endSound(context);
         // Left without a word, by the Back button: it counts as far as it got, once the player has told how far.
         queueMicrotask(() => void recoverUnfinished(openStops.has));
@@ -200,6 +220,15 @@
         }}
         onstart={start}
         onback={onleave}
+        onphone={of.credit === 'mine' && canFeel() ? phone : null}
+    />
+{:else if step === 'lay' && feel && item.phone}
+    <Lay
+        place={item.phone}
+        {feel}
+        settings={settings()}
+        onready={(sound) => void start(null, log.before, sound)}
+        onwithout={withoutPhone}
     />
 {:else if step === 'ready'}
     <main><p class="muted" role="status">{t('patient.trouble.loading')}</p></main>
@@ -210,6 +239,7 @@
         {joinedSeconds}
         settings={settings()}
         {voice}
+        {feel}
         anchor={slot ? anchorOf(slot) : null}
         {context}
         help={of.help}
@@ -234,6 +264,7 @@
         symptom={of.rated_symptom}
         checks={item.checks}
         {tapsBefore}
+        felt={feel ? { uuid: log.uuid, played } : null}
         onchange={(ratings) => keepUnfinished({ ...log, ...ratings })}
         onfinished={finished}
     />

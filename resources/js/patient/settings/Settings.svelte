@@ -5,6 +5,7 @@
     import Copy from './Copy.svelte';
     import DeviceName from './DeviceName.svelte';
     import Messages from './Messages.svelte';
+    import Traces from './Traces.svelte';
     import PinChange from './PinChange.svelte';
     import { api } from '../keeping/api';
     import * as outbox from '../keeping/outbox';
@@ -158,6 +159,7 @@
     </section>
     <Calendar />
     <Messages />
+    <Traces />
     <Copy />
     <section class="card quiet">
         <h2>{t('patient.settings.devices')}</h2>
@@ -190,8 +192,8 @@
                     {#if device.here && leaving}
                         <div class="stack" role="alert">
                             <p>
-                                {outbox.unsent().length > 0
-                                    ? tn('patient.settings.waiting', outbox.unsent().length)
+                                {outbox.unsentThings().length > 0
+                                    ? tn('patient.settings.waiting', outbox.unsentThings().length)
                                     : t('patient.settings.sure')}
                             </p>
                             <button

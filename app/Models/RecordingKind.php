@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What was going on while a recording was made. */
+enum RecordingKind: string
+{
+    case Practice = 'practice';
+    case Quiet = 'quiet';
+    case Led = 'led';
+    case Pace = 'pace';
+    case Hold = 'hold';
+    case File = 'file';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Practice => 'Practice at home',
+            self::Quiet => 'Quiet minute',
+            self::Led => 'Led breath',
+            self::Pace => 'Comparison of paces',
+            self::Hold => 'Watched hold',
+            self::File => 'From a file',
+        };
+    }
+}
