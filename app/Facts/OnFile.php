@@ -140,6 +140,7 @@ final readonly class OnFile
             ->when($programme !== null, fn ($query) => $query->whereIn('programme_version_id', $programme?->versions->modelKeys() ?? []))
             ->orderBy('started_at')->orderBy('id')->limit($many * self::MOST_PRACTICES)->get(PracticeOnFile::COLUMNS)
             ->groupBy('patient_id');
+        $felt = self::felt(array_values($ids), $since, $many);
         $pauses = self::byPatient(Pause::query()->whereIn('patient_id', $ids)->where(
             fn ($pause) => $pause->whereNull('until_at')->orWhere('until_at', '>=', $since),
         )
@@ -177,7 +178,10 @@ final readonly class OnFile
             $clock = $patient->clock();
             $files[$id] = new self(
                 $patient, $now, $patient->dayOf($now), $programme ?? $patient->activeProgramme,
-                array_values(array_map(fn (stdClass $row) => PracticeOnFile::read($row, $clock), $practices->get($id)?->all() ?? [])),
+                array_values(array_map(
+                    fn (stdClass $row) => PracticeOnFile::read($row, $clock, $felt[(int) $row->id] ?? null),
+                    $practices->get($id)?->all() ?? [],
+                )),
                 $pauses($id), $putOffs($id),
                 array_values(array_map(DiaryOnFile::read(...), $diary->get($id)?->all() ?? [])),
                 $symptoms($id), $scored($id), $decisions($id), $access->get($id), $aside->get($id), $sent->get($id)?->completed_at,
@@ -186,6 +190,17 @@ final readonly class OnFile
         }
 
         return $files;
+    }
+
+    /**
+     * @param  list<mixed>  $ids
+     * @return array<array-key, stdClass> what devices felt, by practice
+     */
+    private static function felt(array $ids, CarbonImmutable $since, int $many): array
+    {
+        return DB::table('recordings')->whereIn('patient_id', $ids)->where('started_at', '>=', $since->subDay())
+            ->whereNotNull('practice_id')->whereNotNull('seen')->orderBy('started_at')->limit($many * self::MOST_PRACTICES)
+            ->get(['practice_id', 'followed', 'seen', 'prescribed', 'lag_ms'])->keyBy('practice_id')->all();
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Facts;
 
 use App\Models\Casts\Sealed;
+use App\Models\Recording;
 use DateTimeImmutable;
 use DateTimeZone;
 use IvoryPace\Calendar\PatientClock;
@@ -25,6 +26,7 @@ final readonly class PracticeOnFile
         'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark', 'doubt',
     ];
 
+    /** @param  array{int, int}|null  $followed  breaths that were followed, of those that could be seen */
     private function __construct(
         public int $id,
         public PatientDay $day,
@@ -38,10 +40,13 @@ final readonly class PracticeOnFile
         public ?StopClass $stopClass,
         public ?StopSymptom $stopSymptom,
         private ?string $sealedRemark,
+        public ?array $followed,
+        public ?int $lagMs,
     ) {
     }
 
-    public static function read(stdClass $row, PatientClock $clock): self
+    /** @param  stdClass|null  $measured  what a device felt of it: followed, seen, prescribed, lag_ms */
+    public static function read(stdClass $row, PatientClock $clock, ?stdClass $measured = null): self
     {
         static $utc = new DateTimeZone('UTC');
         $startedAt = new DateTimeImmutable((string) $row->started_at, $utc);
@@ -60,6 +65,7 @@ final readonly class PracticeOnFile
             $row->smooth === null ? null : (string) $row->smooth, (bool) $row->slight_symptom,
             $stopClass, $row->stop_symptom === null ? null : StopSymptom::from((string) $row->stop_symptom),
             $row->remark === null ? null : (string) $row->remark,
+            self::followed($measured), self::whole($measured?->lag_ms),
         );
     }
 
@@ -71,6 +77,15 @@ final readonly class PracticeOnFile
     public function remark(): string
     {
         return $this->sealedRemark === null ? '' : trim(Sealed::open($this->sealedRemark) ?? Sealed::UNREADABLE);
+    }
+
+    /** @return array{int, int}|null */
+    private static function followed(?stdClass $measured): ?array
+    {
+        $seen = self::whole($measured?->seen);
+        $share = Recording::shareOf(self::whole($measured?->followed), $seen, self::whole($measured?->prescribed));
+
+        return $share === null || $seen === null ? null : [self::whole($measured?->followed) ?? 0, $seen];
     }
 
     private static function whole(mixed $value): ?int

@@ -118,6 +118,7 @@ final class ProposalOf
             measuredDaysAgo: $measuredDaysAgo,
             calmDays: $next->calmDays ?? 0,
             daysSincePause: $this->daysSincePause($row),
+            followed: $pick(fn (PracticeOnFile $practice) => $practice->followed),
         ), $this->file->patient->clinic->thresholds());
     }
 

@@ -11,7 +11,7 @@ use IvoryPace\Signal\MadeUp\MadeUpHeart;
 
 const OPTIONS = [
     'breath', 'breaths', 'out', 'truth', 'seed', 'noise', 'drift', 'irregular', 'cough', 'speech', 'moved', 'held', 'sigh', 'slip', 'apart',
-    'pulse', 'swing', 'fall',
+    'pulse', 'swing', 'fall', 'script',
 ];
 
 function refuse(string $why): never
@@ -86,5 +86,16 @@ $text = implode('', array_map(fn (array $each) => json_encode($each, JSON_THROW_
 if (isset($given['truth'])) {
     $truth = json_encode(['breaths' => $made->truth, 'apart' => $number('apart', 0)], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT);
     file_put_contents($given['truth'], $truth."\n") !== false || refuse("{$given['truth']} cannot be written");
+}
+if (isset($given['script'])) {
+    $device === 'phone' || refuse('--script is for a phone');
+    $first = $made->truth[0];
+    $script = strtr((string) file_get_contents(__DIR__.'/stand-in.js'), [
+        'SAMPLES' => json_encode(array_map(fn (array $s) => array_map(fn (float $each) => round($each, 4), $s), $made->phone())),
+        'LENGTH' => json_encode(array_sum($phases)),
+        'FIRST' => json_encode($first['start']), 'SECOND' => json_encode($first['start'] + $first['inhale'] + $first['exhale']),
+    ]);
+    file_put_contents($given['script'], $script) !== false || refuse("{$given['script']} cannot be written");
+    exit(0);
 }
 isset($given['out']) ? file_put_contents($given['out'], $text) !== false || refuse("{$given['out']} cannot be written") : print $text;

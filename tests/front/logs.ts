@@ -40,6 +40,7 @@ export function item(with_: Partial<TodayItem> = {}): TodayItem {
         technique: 'extended-exhale',
         name: 'exercise.extended-exhale.name',
         recovery: false,
+        phone: null,
         paused: null,
         paused_note: null,
         like: ['x'],

@@ -40,7 +40,8 @@ final class ForgetSamples
         $done = 0;
         do {
             /** @var list<int> $ids */
-            $ids = Recording::query()->where('samples_until', '<=', $now)->orderBy('samples_until')->limit(self::AT_ONCE)->pluck('id')->all();
+            $ids = Recording::query()->where('samples_until', '<=', $now)->orderBy('samples_until')->limit(self::AT_ONCE)
+                ->pluck('id')->all();
             $this($ids, $now);
             $done += count($ids);
         } while ($ids !== []);

@@ -35,6 +35,15 @@ final readonly class Evidence
 
     public int $ratedTwice;
 
+    /** Practices that a device measured. */
+    public int $measured;
+
+    /** Breaths in them that were followed, of those that could be seen, 0–1; null when none was measured. */
+    public ?float $followed;
+
+    /** How late they were begun, ms, in the middle. */
+    public ?float $lagMs;
+
     /**
      * @param  list<RatedPractice>  $practices  since the last change
      * @param  int  $due  practices that were due
@@ -44,7 +53,8 @@ final readonly class Evidence
     {
         // There may be hundreds: one walk over them.
         $efforts = $before = $after = [];
-        $stops = $smooth = $smoothSaid = $noWorse = $ratedTwice = 0;
+        $stops = $smooth = $smoothSaid = $noWorse = $ratedTwice = $measured = $followed = $seen = 0;
+        $lags = [];
         foreach ($practices as $each) {
             $stops += $each->stoppedForSymptom ? 1 : 0;
             if ($each->effort !== null) {
@@ -59,6 +69,14 @@ final readonly class Evidence
             if ($each->smooth !== null) {
                 $smoothSaid++;
                 $smooth += $each->smooth === 'yes' ? 1 : 0;
+            }
+            if ($each->followed !== null) {
+                $measured++;
+                $followed += $each->followed[0];
+                $seen += $each->followed[1];
+            }
+            if ($each->lagMs !== null) {
+                $lags[] = $each->lagMs;
             }
             if ($each->before !== null && $each->after !== null) {
                 $ratedTwice++;
@@ -75,6 +93,9 @@ final readonly class Evidence
         $this->smoothSaid = $smoothSaid;
         $this->noWorse = $noWorse;
         $this->ratedTwice = $ratedTwice;
+        $this->measured = $measured;
+        $this->followed = $seen === 0 ? null : $followed / $seen;
+        $this->lagMs = self::median($lags);
     }
 
     /** Credit over due, 0–1; null when nothing was due. */
@@ -122,6 +143,14 @@ final readonly class Evidence
         }
         if ($this->smoothSaid > 0) {
             $lines[] = ['number' => "{$this->smooth} of {$this->smoothSaid}", 'text' => 'were smooth.'];
+        }
+        if ($this->followed !== null) {
+            $late = $this->lagMs === null ? '' : ', begun '.Numbers::print(abs($this->lagMs) / 1000, 1).' s '
+                .($this->lagMs < 0 ? 'early' : 'late').' in the middle';
+            $lines[] = [
+                'number' => round(100 * $this->followed).' %',
+                'text' => "of the breaths followed in {$this->measured} measured ".($this->measured === 1 ? 'practice' : 'practices')."$late.",
+            ];
         }
         if ($this->ratedTwice > 0) {
             $lines[] = [

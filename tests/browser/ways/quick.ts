@@ -41,6 +41,7 @@ interface Known {
     /** Words with which a question begins that is answered with yes. */
     yes?: string[];
     minutes?: string;
+    position?: string;
 }
 
 /** A patient who is screened, with a no to every other question. */
@@ -71,7 +72,7 @@ export async function prescribed(page: Page, name: string, breaths = '2', known:
         based_on: 0,
         items: answer.items.map(({ fields }) => ({
             ...fields,
-            position: 'seated',
+            position: known.position ?? 'seated',
             props: [],
             count_length: 0.4,
             breaths: Number(breaths),

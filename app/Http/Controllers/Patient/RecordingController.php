@@ -47,7 +47,8 @@ final class RecordingController
     private static function said(Device $device): array
     {
         return [
-            'kept' => TracesAgreed::by($device->patient), 'version' => TracesAgreed::VERSION, 'text' => TracesAgreed::text($device->patient),
+            'kept' => TracesAgreed::by($device->patient), 'version' => TracesAgreed::VERSION,
+            'text' => TracesAgreed::text($device->patient),
         ];
     }
 }

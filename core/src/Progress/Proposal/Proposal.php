@@ -34,6 +34,9 @@ final readonly class Proposal
 
     private const NEEDED_MORE = 3;
 
+    /** Part of the breaths below which a measured practice was not followed. Common practice. */
+    private const FOLLOWED = 0.6;
+
     /**
      * @param  string  $because  the numbers, in words
      * @param  string  $short  the number that counts most
@@ -150,6 +153,7 @@ final readonly class Proposal
     {
         $missing = array_values(array_filter([
             ...self::practised($facts, $thresholds), ...self::symptoms($facts, $thresholds), self::notCalm($facts),
+            self::notFollowed($facts),
         ]));
         $tooEarly = $facts->days >= $facts->gateDays ? null : "{$facts->days} days on this rung, of {$facts->gateDays}";
         if ($missing === [] && $tooEarly === null && $facts->heldBackBy !== '') {
@@ -248,6 +252,17 @@ final readonly class Proposal
         $calm = min($facts->daysSinceStop ?? $facts->calmDays, $facts->daysSincePause ?? $facts->calmDays);
 
         return $calm >= $facts->calmDays ? null : "$calm of {$facts->calmDays} days without a stop or a pause";
+    }
+
+    /** Whether what was led was also breathed, by what a device measured: half of the practices that were not keep the step. */
+    private static function notFollowed(ProposalFacts $facts): ?string
+    {
+        $least = Fraction::near(self::FOLLOWED);
+        $not = array_filter($facts->followed, fn (array $of) => $of[1] > 0 && Fraction::of($of[0], $of[1])->isBelow($least));
+        $measured = count($facts->followed);
+
+        return $not === [] || 2 * count($not) < $measured ? null
+            : 'followed in less than '.$least->percent().' of the breaths in '.count($not)." of $measured measured practices";
     }
 
     private static function notWorse(ProposalFacts $facts): Fraction

@@ -14,6 +14,9 @@ final readonly class PlayedBreath
 
     private const LONGEST_S = 180.0;
 
+    /** By which a clock of sound and one of pages may differ from one breath to the next, s. */
+    private const CLOCKS_S = 0.25;
+
     /**
      * @param  float  $start  s on the recording's clock
      * @param  float  $inhale  s
@@ -41,7 +44,7 @@ final readonly class PlayedBreath
         foreach ($sent as $n => $each) {
             $breath = self::one($each, $n + 1);
             // One that was broken off was begun again; what is left of it is not there.
-            if ($breath->start < $last - 0.001) {
+            if ($breath->start < $last - self::CLOCKS_S) {
                 throw InvalidValue::because('Breath '.($n + 1).' begins before the one before it has ended.');
             }
             $last = $breath->start + $breath->length;

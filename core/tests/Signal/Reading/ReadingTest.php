@@ -124,6 +124,11 @@ final class ReadingTest extends TestCase
         self::assertNull($reading->rate);
     }
 
+    public function test_breaths_that_meet_within_what_clocks_differ_are_breaths(): void
+    {
+        self::assertCount(2, PlayedBreath::list([[0, 1600, 2000, 4000], [3800, 1600, 2000, 4000]]));
+    }
+
     /** @return iterable<string, array{mixed, string}> */
     public static function noBreaths(): iterable
     {

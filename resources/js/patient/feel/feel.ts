@@ -61,6 +61,8 @@ export class Feel {
     /** The patient was asked to breathe in. */
     inhale(): void {
         this.inhaleMs = Math.max(0, Math.round(this.at()));
+        // A stand-in breathes in too.
+        window.dispatchEvent(new CustomEvent('ivory-pace:inhale'));
     }
 
     /** It is over: the last part goes, and what belongs to all of them. */

@@ -1,0 +1,27 @@
+// Moves a phone that is not there: given to a browser before our page, it answers “breathe in” and the first breath that is led.
+(() => {
+    const samples = SAMPLES;
+    const first = FIRST;
+    const second = SECOND;
+    const length = LENGTH;
+    const STEP_MS = 40;
+    const still = { from: 0, to: 0, since: 0 };
+    let moving = still;
+    let led = 0;
+    const begin = (from, to) => {
+        moving = { from, to, since: performance.now() };
+    };
+    window.addEventListener('ivory-pace:inhale', () => begin(first, second));
+    window.addEventListener('ivory-pace:breath', () => {
+        // Sound may run slower than the clock of a page: each breath begins with the one that is led.
+        begin(first + led * length, first + (led + 1) * length);
+        led++;
+    });
+    setInterval(() => {
+        const at = Math.min(moving.from + (performance.now() - moving.since) / 1000, moving.to);
+        const [, x, y, z] = samples[Math.min(samples.length - 1, Math.round((at * 1000) / STEP_MS))] ?? samples[0];
+        window.dispatchEvent(
+            new DeviceMotionEvent('devicemotion', { accelerationIncludingGravity: { x, y, z }, interval: STEP_MS }),
+        );
+    }, STEP_MS);
+})();
