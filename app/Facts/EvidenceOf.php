@@ -162,7 +162,7 @@ final class EvidenceOf
     {
         return array_map(fn (PracticeOnFile $practice) => new RatedPractice(
             $practice->before, $practice->after, $practice->effort, $practice->smooth, $practice->isStoppedForSymptom(),
-            $practice->followed, $practice->lagMs,
+            $practice->felt,
         ), $practices);
     }
 }

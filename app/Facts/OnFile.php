@@ -200,7 +200,7 @@ final readonly class OnFile
     {
         return DB::table('recordings')->whereIn('patient_id', $ids)->where('started_at', '>=', $since->subDay())
             ->whereNotNull('practice_id')->whereNotNull('seen')->orderBy('started_at')->limit($many * self::MOST_PRACTICES)
-            ->get(['practice_id', 'followed', 'seen', 'prescribed', 'lag_ms'])->keyBy('practice_id')->all();
+            ->get(['practice_id', 'followed', 'seen', 'prescribed', 'lag_ms', 'ratio_kept'])->keyBy('practice_id')->all();
     }
 
     /**

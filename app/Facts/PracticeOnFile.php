@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Facts;
 
 use App\Models\Casts\Sealed;
-use App\Models\Recording;
 use DateTimeImmutable;
 use DateTimeZone;
 use IvoryPace\Calendar\PatientClock;
@@ -15,6 +14,7 @@ use IvoryPace\Health\StopSymptom;
 use IvoryPace\Practice\Doubt;
 use IvoryPace\Practice\PracticeRecord;
 use IvoryPace\Programme\Anchor;
+use IvoryPace\Progress\Felt;
 use stdClass;
 
 /** A practice as it is counted. There are hundreds in a year, so it is read from its row without a model around it. */
@@ -26,7 +26,6 @@ final readonly class PracticeOnFile
         'before', 'after', 'effort', 'smooth', 'slight_symptom', 'stop_class', 'stop_symptom', 'remark', 'doubt',
     ];
 
-    /** @param  array{int, int}|null  $followed  breaths that were followed, of those that could be seen */
     private function __construct(
         public int $id,
         public PatientDay $day,
@@ -40,12 +39,11 @@ final readonly class PracticeOnFile
         public ?StopClass $stopClass,
         public ?StopSymptom $stopSymptom,
         private ?string $sealedRemark,
-        public ?array $followed,
-        public ?int $lagMs,
+        public ?Felt $felt,
     ) {
     }
 
-    /** @param  stdClass|null  $measured  what a device felt of it: followed, seen, prescribed, lag_ms */
+    /** @param  stdClass|null  $measured  what a device felt of it: followed, seen, prescribed, lag_ms, ratio_kept */
     public static function read(stdClass $row, PatientClock $clock, ?stdClass $measured = null): self
     {
         static $utc = new DateTimeZone('UTC');
@@ -65,7 +63,7 @@ final readonly class PracticeOnFile
             $row->smooth === null ? null : (string) $row->smooth, (bool) $row->slight_symptom,
             $stopClass, $row->stop_symptom === null ? null : StopSymptom::from((string) $row->stop_symptom),
             $row->remark === null ? null : (string) $row->remark,
-            self::followed($measured), self::whole($measured?->lag_ms),
+            self::felt($measured),
         );
     }
 
@@ -79,13 +77,13 @@ final readonly class PracticeOnFile
         return $this->sealedRemark === null ? '' : trim(Sealed::open($this->sealedRemark) ?? Sealed::UNREADABLE);
     }
 
-    /** @return array{int, int}|null */
-    private static function followed(?stdClass $measured): ?array
+    private static function felt(?stdClass $measured): ?Felt
     {
-        $seen = self::whole($measured?->seen);
-        $share = Recording::shareOf(self::whole($measured?->followed), $seen, self::whole($measured?->prescribed));
-
-        return $share === null || $seen === null ? null : [self::whole($measured?->followed) ?? 0, $seen];
+        return $measured === null ? null : Felt::of(
+            self::whole($measured->followed), self::whole($measured->seen), self::whole($measured->prescribed),
+            is_numeric($measured->lag_ms) ? $measured->lag_ms / 1000 : null,
+            is_numeric($measured->ratio_kept) ? (float) $measured->ratio_kept : null,
+        );
     }
 
     private static function whole(mixed $value): ?int

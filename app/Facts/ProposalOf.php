@@ -118,7 +118,7 @@ final class ProposalOf
             measuredDaysAgo: $measuredDaysAgo,
             calmDays: $next->calmDays ?? 0,
             daysSincePause: $this->daysSincePause($row),
-            followed: $pick(fn (PracticeOnFile $practice) => $practice->followed),
+            felt: $pick(fn (PracticeOnFile $practice) => $practice->felt),
         ), $this->file->patient->clinic->thresholds());
     }
 

@@ -72,6 +72,12 @@ final class Practice extends Row
         return $this->hasOne(SecondLook::class);
     }
 
+    /** @return HasOne<Recording, $this> what a device measured of it */
+    public function recording(): HasOne
+    {
+        return $this->hasOne(Recording::class);
+    }
+
     /** The practice as the core counts it. */
     public function record(): PracticeRecord
     {

@@ -7,6 +7,7 @@ namespace App\Models;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use IvoryPace\Progress\Felt;
 
 /**
  * What a phone, belts or an oximeter measured. Its numbers stay; its samples, the parts, only as long as the patient agrees to,
@@ -74,12 +75,7 @@ final class Recording extends Row
     /** Part of the led breaths that could be seen and were followed, 0–1; null when nothing can be said of most of them. */
     public function share(): ?float
     {
-        return self::shareOf($this->followed, $this->seen, $this->prescribed);
-    }
-
-    public static function shareOf(?int $followed, ?int $seen, ?int $prescribed): ?float
-    {
-        return $followed === null || $seen === null || $seen < 1 || 2 * $seen < $prescribed ? null : $followed / $seen;
+        return Felt::of($this->followed, $this->seen, $this->prescribed, null, null)?->share();
     }
 
     /** @return array<string, string> */

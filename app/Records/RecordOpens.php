@@ -34,6 +34,7 @@ use App\Models\ProgrammeItem;
 use App\Models\ProgrammeVersion;
 use App\Models\PutOffPractice;
 use App\Models\RaisedRedFlag;
+use App\Models\Recording;
 use App\Models\RedFlagAction;
 use App\Models\Screening;
 use App\Models\ScreeningAnswer;
@@ -60,6 +61,7 @@ final class RecordOpens
         'habit_ticks' => HabitTick::class,
         'handovers' => Handover::class,
         'home_checks' => HomeCheck::class,
+        'recordings' => Recording::class,
         'letter_drafts' => LetterDraft::class,
         'letters' => Letter::class,
         'measurements' => Measurement::class,

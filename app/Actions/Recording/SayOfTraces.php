@@ -19,13 +19,19 @@ final class SayOfTraces
     {
     }
 
-    public function __invoke(Patient $patient, bool $agrees, CarbonImmutable $now, ?Device $device = null, ?Practitioner $by = null): void
-    {
+    public function __invoke(
+        Patient $patient,
+        bool $agrees,
+        CarbonImmutable $now,
+        ?Device $device = null,
+        ?Practitioner $by = null,
+    ): void {
         DB::transaction(function () use ($patient, $agrees, $now, $device, $by) {
             Patient::query()->whereKey($patient->id)->lockForUpdate()->value('id');
             if (TracesAgreed::by($patient) !== $agrees) {
                 Consent::query()->create([
-                    'patient_id' => $patient->id, 'device_id' => $device?->id, 'practitioner_id' => $by?->id, 'about' => TracesAgreed::ABOUT,
+                    'patient_id' => $patient->id, 'device_id' => $device?->id, 'practitioner_id' => $by?->id,
+                    'about' => TracesAgreed::ABOUT,
                     'kind' => $agrees ? 'accepted' : 'withdrawn', 'version' => TracesAgreed::VERSION,
                     'text_hash' => TracesAgreed::hash($patient), 'given_at' => $now,
                 ]);

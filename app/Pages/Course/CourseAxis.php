@@ -72,6 +72,7 @@ final readonly class CourseAxis
                 ...array_map($this->asNeeded(...), $this->lineagesAsNeeded()),
             ],
             'present' => $this->present(),
+            'felt' => CourseFelt::since($this->from, $this->file),
             'symptom' => $this->programme->latestVersion()?->rated_symptom,
             'ratings' => $this->ratings(),
             'diary' => $this->diary(),

@@ -95,7 +95,7 @@ final class Details
         return $this->told ??= Practice::query()->whereKey(
             array_map(fn (PracticeOnFile $practice) => $practice->id, [...$this->latest(), ...$this->stopped()]),
         )
-            ->with('secondLook')->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
+            ->with('secondLook', 'recording')->limit(self::LATEST_PRACTICES + self::LATEST_STOPS)->get()->keyBy('id')->all();
     }
 
     /** @return list<array{name: string, effect: string}> what each exercise did for the rated symptom, of those that were rated */

@@ -50,7 +50,7 @@ final class PracticeLines
             'version' => $this->programme->versions->firstWhere('id', $practice->programme_version_id)?->number,
             'anchor' => $practice->anchor?->label(),
             'got' => self::got($practice).$this->enough($practice).self::hums($practice).$this->steps($practice).self::pace($practice)
-                .self::circumstances($practice),
+                .self::felt($practice).self::circumstances($practice),
             'before' => $practice->before,
             'after' => $practice->after,
             'effort' => $practice->effort,
@@ -87,6 +87,15 @@ final class PracticeLines
     private static function pace(Practice $practice): string
     {
         return $practice->tempo === null ? '' : sprintf(', breaths %d %% as long', round($practice->tempo * 100));
+    }
+
+    /** What the phone measured of it. */
+    private static function felt(Practice $practice): string
+    {
+        $felt = $practice->recording;
+        $late = $felt?->lag_ms === null ? '' : sprintf(' %.1f s %s', abs($felt->lag_ms) / 1000, $felt->lag_ms < 0 ? 'early' : 'late');
+
+        return $felt?->share() === null ? '' : ", followed {$felt->followed} of {$felt->seen}$late, by the phone";
     }
 
     /** What else was different about it. */

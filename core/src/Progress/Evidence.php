@@ -41,8 +41,8 @@ final readonly class Evidence
     /** Breaths in them that were followed, of those that could be seen, 0–1; null when none was measured. */
     public ?float $followed;
 
-    /** How late they were begun, ms, in the middle. */
-    public ?float $lagMs;
+    /** By how much they were begun late, s, in the middle. */
+    public ?float $lag;
 
     /**
      * @param  list<RatedPractice>  $practices  since the last change
@@ -70,13 +70,11 @@ final readonly class Evidence
                 $smoothSaid++;
                 $smooth += $each->smooth === 'yes' ? 1 : 0;
             }
-            if ($each->followed !== null) {
+            if ($each->felt !== null) {
                 $measured++;
-                $followed += $each->followed[0];
-                $seen += $each->followed[1];
-            }
-            if ($each->lagMs !== null) {
-                $lags[] = $each->lagMs;
+                $followed += $each->felt->followed;
+                $seen += $each->felt->seen;
+                $lags = $each->felt->lag === null ? $lags : [...$lags, $each->felt->lag];
             }
             if ($each->before !== null && $each->after !== null) {
                 $ratedTwice++;
@@ -95,7 +93,7 @@ final readonly class Evidence
         $this->ratedTwice = $ratedTwice;
         $this->measured = $measured;
         $this->followed = $seen === 0 ? null : $followed / $seen;
-        $this->lagMs = self::median($lags);
+        $this->lag = $lags === [] ? null : Median::of($lags);
     }
 
     /** Credit over due, 0–1; null when nothing was due. */
@@ -145,11 +143,11 @@ final readonly class Evidence
             $lines[] = ['number' => "{$this->smooth} of {$this->smoothSaid}", 'text' => 'were smooth.'];
         }
         if ($this->followed !== null) {
-            $late = $this->lagMs === null ? '' : ', begun '.Numbers::print(abs($this->lagMs) / 1000, 1).' s '
-                .($this->lagMs < 0 ? 'early' : 'late').' in the middle';
+            $late = $this->lag === null ? '' : ', begun '.Numbers::print(abs($this->lag), 1).' s '.($this->lag < 0 ? 'early' : 'late');
             $lines[] = [
                 'number' => round(100 * $this->followed).' %',
-                'text' => "of the breaths followed in {$this->measured} measured ".($this->measured === 1 ? 'practice' : 'practices')."$late.",
+                'text' => "of the breaths followed in {$this->measured} measured ".($this->measured === 1 ? 'practice' : 'practices')
+                    ."$late.",
             ];
         }
         if ($this->ratedTwice > 0) {

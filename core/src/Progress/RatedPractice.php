@@ -12,8 +12,7 @@ final readonly class RatedPractice
      * @param  int|null  $after  0–10
      * @param  int|null  $effort  0–10
      * @param  string|null  $smooth  yes, partly or no
-     * @param  array{int, int}|null  $followed  breaths that were followed, of how many that a device could see; null when it was not measured
-     * @param  int|null  $lagMs  how late they began, in the middle
+     * @param  Felt|null  $felt  null when no device measured it
      */
     public function __construct(
         public ?int $before = null,
@@ -21,8 +20,7 @@ final readonly class RatedPractice
         public ?int $effort = null,
         public ?string $smooth = null,
         public bool $stoppedForSymptom = false,
-        public ?array $followed = null,
-        public ?int $lagMs = null,
+        public ?Felt $felt = null,
     ) {
     }
 }

@@ -28,6 +28,7 @@ final class DemoSeeder extends Seeder
         LettersOfTheQuay::seed($nora);
         OwnWorkOfTheQuay::seed($nora);
         PeopleOfTheQuay::seed($nora);
+        FeltAtTheQuay::seed();
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');
         $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example', Role::Lead);

@@ -1,6 +1,6 @@
-import type { CourseProgramme } from '../types/course';
+import type { CourseFelt, CourseProgramme } from '../types/course';
 import { daysBetween, plusDays } from './axis';
-import { short } from '../shared/format';
+import { percent, short } from '../shared/format';
 import { strokesOf, tallyInWords } from '../shared/tally';
 
 /** What is known of a day, or of the week that begins with it: each as a name and its value. */
@@ -31,6 +31,12 @@ const range = (values: number[]): string => {
     return low === high ? short(low, 1) : `${short(low, 1)} to ${short(high, 1)}`;
 };
 
+/** "83 %, 0.4 s late, ratio 95 % of what was led" */
+export function feltInWords({ share, lag, ratio }: CourseFelt): string {
+    const late = lag === null ? '' : `, ${short(Math.abs(lag), 1)} s ${lag < 0 ? 'early' : 'late'}`;
+    return `${percent(share)}${late}${ratio === null ? '' : `, ratio ${percent(ratio)} of what was led`}`;
+}
+
 export function dayLines(programme: CourseProgramme, date: string): DayLine[] {
     const days = programme.by_week ? 7 : 1;
     const lines: DayLine[] = [];
@@ -59,6 +65,8 @@ export function dayLines(programme: CourseProgramme, date: string): DayLine[] {
                 value: `${short(week.credit, 1)} of ${week.due}${week.stops > 0 ? `, ${week.stops} stopped` : ''}`,
             });
     }
+    for (const felt of programme.felt)
+        if (within(felt.day, date, days)) lines.push({ what: 'Followed', value: feltInWords(felt) });
     const ratings = programme.ratings.filter((each) => within(each.day, date, days));
     const before = ratings.flatMap((each) => each.before ?? []);
     const after = ratings.flatMap((each) => each.after ?? []);

@@ -45,9 +45,22 @@ export interface CourseProgramme {
     ratings: { day: string; before: number | null; after: number | null }[];
     diary: { name: string; days: [string, number][] }[];
     goal: { measure: string; target: number; at_most: boolean } | null;
+    /** How far the breath went with what was led, where a device measured it. */
+    felt: CourseFelt[];
     sessions: { day: string; number: number; id: string; signed: boolean }[];
     measures: { name: string; unit: string; goal: string | null; points: CoursePoint[] }[];
     questionnaires: { name: string; least: number; most: number; points: (CoursePoint & { band: string })[] }[];
+}
+
+export interface CourseFelt {
+    day: string;
+    /** 0–1 */
+    share: number;
+    /** s, late */
+    lag: number | null;
+    /** Exhale over inhale, as a part of what was led. */
+    ratio: number | null;
+    practices: number;
 }
 
 export interface CourseProposal {

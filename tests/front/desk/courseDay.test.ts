@@ -5,6 +5,7 @@ import type { CourseProgramme } from '../../../resources/js/types/course';
 const figures = { share: 0.5, credit: 1, due: 2, days_practised: 1, days_due: 1, longest_gap: 0, extras: 0 };
 const programme: CourseProgramme = {
     from: '2026-11-01',
+    felt: [{ day: '2026-11-03', share: 0.83, lag: 0.42, ratio: 0.95, practices: 1 }],
     to: '2026-11-20',
     today: '2026-11-10',
     by_week: false,
@@ -79,6 +80,7 @@ describe('what is read out of the Course', () => {
             'GAD-7: 9 of 21, mild',
         ]);
         expect(words(programme, '2026-11-02')).toEqual(['Version: 1']);
+        expect(words(programme, '2026-11-03')).toContain('Followed: 83 %, 0.4 s late, ratio 95 % of what was led');
     });
 
     it('goes day by day up to the present one, or week by week', () => {

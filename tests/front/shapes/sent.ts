@@ -1171,6 +1171,13 @@ export type SentCourse = {
                 stops: number;
             }[];
         })[];
+        felt: {
+            day: string;
+            lag: number;
+            practices: number;
+            ratio: number;
+            share: number;
+        }[];
         from: string;
         goal: null | {
             at_most: true;
@@ -3313,7 +3320,10 @@ export type SentToProgress = {
         on: string;
     };
     days_practised: number;
-    measured: [];
+    measured: {
+        on: string;
+        sentence: string;
+    }[];
     next: null | string;
     then_now: ({
         direction: -1 | 0 | 1;

@@ -7,6 +7,7 @@ namespace IvoryPace\Progress\Proposal;
 use IvoryPace\Fraction;
 use IvoryPace\Median;
 use IvoryPace\Numbers;
+use IvoryPace\Progress\Felt;
 
 /**
  * What the evidence since the last change proposes for an exercise. It is never applied by itself: the practitioner
@@ -258,8 +259,8 @@ final readonly class Proposal
     private static function notFollowed(ProposalFacts $facts): ?string
     {
         $least = Fraction::near(self::FOLLOWED);
-        $not = array_filter($facts->followed, fn (array $of) => $of[1] > 0 && Fraction::of($of[0], $of[1])->isBelow($least));
-        $measured = count($facts->followed);
+        $not = array_filter($facts->felt, fn (Felt $felt) => Fraction::of($felt->followed, $felt->seen)->isBelow($least));
+        $measured = count($facts->felt);
 
         return $not === [] || 2 * count($not) < $measured ? null
             : 'followed in less than '.$least->percent().' of the breaths in '.count($not)." of $measured measured practices";

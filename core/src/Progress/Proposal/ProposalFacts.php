@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace IvoryPace\Progress\Proposal;
 
 use IvoryPace\Fraction;
+use IvoryPace\Progress\Felt;
 
 /** What is known of an exercise since its last change. What was not rated is missing, never good. */
 final readonly class ProposalFacts
@@ -31,7 +32,7 @@ final readonly class ProposalFacts
      * @param  string  $heldBackBy  the measured value that keeps it from its next rung, in words; empty when none does
      * @param  int|null  $measuredDaysAgo  days since that value was measured; null when it never was
      * @param  int  $calmDays  days that the next rung asks for without a stop and without a pause
-     * @param  list<array{int, int}>  $followed  of each measured practice, breaths that were followed, of those that could be seen
+     * @param  list<Felt>  $felt  of each measured practice
      * @param  int|null  $daysSincePause  since the latest pause of the exercise ended, 0 while it goes on; null when there was none
      */
     public function __construct(
@@ -57,7 +58,7 @@ final readonly class ProposalFacts
         public ?int $measuredDaysAgo = null,
         public int $calmDays = 0,
         public ?int $daysSincePause = null,
-        public array $followed = [],
+        public array $felt = [],
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace IvoryPace\Tests\Progress\Proposal;
 
 use IvoryPace\Fraction;
 use IvoryPace\InvalidValue;
+use IvoryPace\Progress\Felt;
 use IvoryPace\Progress\Proposal\Decision;
 use IvoryPace\Progress\Proposal\Proposal;
 use IvoryPace\Progress\Proposal\ProposalFacts;
@@ -35,6 +36,29 @@ final class ProposalTest extends TestCase
         'step-up' => [],
         'stay' => ['isAtCap' => true],
     ];
+
+    /** @return iterable<string, array{list<array{int, int, int}>, string|null}> followed, seen and led of each measured practice */
+    public static function measured(): iterable
+    {
+        yield 'nothing measured' => [[], null];
+        yield 'all followed' => [[[12, 12, 12], [10, 12, 12]], null];
+        yield 'six tenths are enough' => [[[6, 10, 10]], null];
+        yield 'just below' => [[[59, 100, 100]], 'followed in less than 60 % of the breaths in 1 of 1 measured practices'];
+        yield 'half of them below' => [[[3, 12, 12], [12, 12, 12]], 'followed in less than 60 % of the breaths in 1 of 2 measured practices'];
+        yield 'fewer than half below' => [[[3, 12, 12], [12, 12, 12], [11, 12, 12]], null];
+        yield 'most could not be seen' => [[[1, 5, 12]], null];
+    }
+
+    /** @param  list<array{int, int, int}>  $measured */
+    #[DataProvider('measured')]
+    public function test_what_was_not_followed_keeps_the_step(array $measured, ?string $because): void
+    {
+        $felt = array_values(array_filter(array_map(fn (array $of) => Felt::of($of[0], $of[1], $of[2], 0.3, 0.9), $measured)));
+        $proposal = Proposal::for(new ProposalFacts(...[...self::GOOD, 'adherence' => Fraction::of(8, 10), 'felt' => $felt]));
+
+        self::assertSame($because === null ? ProposalKind::StepUp : ProposalKind::Stay, $proposal->kind);
+        self::assertSame($because === null ? $proposal->because : ucfirst($because).'.', $proposal->because);
+    }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function rows(): iterable

@@ -6,6 +6,7 @@
     import { strokesOf, tallyInWords } from '../../shared/tally';
     import Tally from '../../shared/Tally.svelte';
     import BeforeAfter from './BeforeAfter.svelte';
+    import Felt from './Felt.svelte';
     import DiaryLines from './DiaryLines.svelte';
     import Points from './Points.svelte';
     import Scale from './Scale.svelte';
@@ -151,6 +152,12 @@
             {/if}
         </div>
     {/each}
+    {#if programme.felt.length > 0}
+        <div class="row">
+            <h2>Followed<span>0–100 %, measured</span></h2>
+            <Felt felt={programme.felt} {axis} left={LEFT} width={WIDTH} />
+        </div>
+    {/if}
     {#if programme.diary.length > 0}
         <div class="row">
             <h2>Diary<span>0–10</span></h2>
