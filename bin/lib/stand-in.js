@@ -8,13 +8,13 @@
     const still = { from: 0, to: 0, since: 0 };
     let moving = still;
     let led = 0;
-    const begin = (from, to) => {
-        moving = { from, to, since: performance.now() };
+    const begin = (from, to, late = 0) => {
+        moving = { from, to, since: performance.now() - late };
     };
     window.addEventListener('ivory-pace:inhale', () => begin(first, second));
-    window.addEventListener('ivory-pace:breath', () => {
+    window.addEventListener('ivory-pace:breath', (event) => {
         // Sound may run slower than the clock of a page: each breath begins with the one that is led.
-        begin(first + led * length, first + (led + 1) * length);
+        begin(first + led * length, first + (led + 1) * length, event.detail);
         led++;
     });
     setInterval(() => {

@@ -39,7 +39,7 @@ final class ChangingTest extends TestCase
     public function test_whatever_a_device_sends_has_its_name_and_its_texts_on_both_sides(): void
     {
         $store = (string) file_get_contents(resource_path('js/patient/keeping/store.ts'));
-        preg_match('/export type Kind = ([^;]+);/', $store, $type);
+        preg_match('/export type Kind =\s+([^;]+);/', $store, $type);
         preg_match_all("/'([a-z-]+)'/", $type[1] ?? '', $names);
         $sent = array_values(array_filter(Kinds::names(), fn (string $name) => Kinds::named($name)::name() === $name));
         self::assertEqualsCanonicalizing($sent, $names[1]);

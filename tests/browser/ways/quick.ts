@@ -42,6 +42,8 @@ interface Known {
     yes?: string[];
     minutes?: string;
     position?: string;
+    /** s */
+    count?: number;
 }
 
 /** A patient who is screened, with a no to every other question. */
@@ -74,7 +76,7 @@ export async function prescribed(page: Page, name: string, breaths = '2', known:
             ...fields,
             position: known.position ?? 'seated',
             props: [],
-            count_length: 0.4,
+            count_length: known.count ?? 0.4,
             breaths: Number(breaths),
         })),
     });

@@ -7,9 +7,11 @@
     /** How much of what was led was breathed, where a device measured it; below the dashes it keeps the step. */
     let { felt, axis, left, width }: { felt: CourseFelt[]; axis: DayAxis; left: number; width: number } = $props();
 
-    const HEIGHT = 44;
+    const HEIGHT = 54;
+    /** Room for the last value, above its mark. */
+    const TOP = 16;
     const LEAST = 0.6;
-    const y = (share: number): number => 4 + (1 - share) * (HEIGHT - 8);
+    const y = (share: number): number => TOP + (1 - share) * (HEIGHT - TOP - 4);
     const points = $derived(felt.map((each) => ({ ...each, x: axis.x(each.day) - left + axis.dayWidth / 2 })));
     const last = $derived(points.at(-1));
 </script>
@@ -35,13 +37,10 @@
         />
     {/each}
     {#if last}<text
-            x={last.x > width - 60 ? last.x - 9 : last.x + 9}
-            y={y(last.share) + 4}
+            x={Math.min(last.x + 6, width)}
+            y={y(last.share) - 6}
             font-size="12.5"
             fill="var(--ink)"
-            stroke="var(--paper)"
-            stroke-width="3"
-            paint-order="stroke"
-            text-anchor={last.x > width - 60 ? 'end' : 'start'}>{percent(last.share)}</text
+            text-anchor="end">{percent(last.share)}</text
         >{/if}
 </svg>

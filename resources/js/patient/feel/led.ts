@@ -13,8 +13,11 @@ export class Led {
 
     note(): void {
         if (!this.feel || this.engine.isPaused) return;
-        if (this.played.note(this.engine.now(), this.feel.at()))
-            window.dispatchEvent(new CustomEvent('ivory-pace:breath', { detail: this.played.breaths.at(-1) }));
+        const at = this.feel.at();
+        if (!this.played.note(this.engine.now(), at)) return;
+        // By how many ms this is said late.
+        const detail = at - (this.played.breaths.at(-1)?.[0] ?? at);
+        window.dispatchEvent(new CustomEvent('ivory-pace:breath', { detail }));
     }
 
     broken(): void {
