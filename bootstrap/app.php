@@ -8,6 +8,7 @@ use App\Guard\Problems;
 use App\Http\Controllers\UpController;
 use App\Http\Middleware\FromOurPages;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\KeepsSealedCookies;
 use App\Http\Middleware\ReadableText;
 use App\Http\Middleware\RenewDeviceCookie;
 use App\Http\Middleware\SecurityHeaders;
@@ -49,6 +50,7 @@ return Application::configure(basePath: dirname(__DIR__))
             remove: [SubstituteBindings::class],
         );
         $middleware->group('patient', [
+            KeepsSealedCookies::class,
             EncryptCookies::class,
             AddQueuedCookiesToResponse::class,
             RenewDeviceCookie::class,

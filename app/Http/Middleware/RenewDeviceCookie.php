@@ -11,7 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * While the key of the application is being replaced, a device gets its cookie once more, under the present key: else every phone would
- * be signed out when the earlier key is put away.
+ * be signed out when the earlier key is put away. One that has it is left alone: a late answer must not give a tablet back to whom it
+ * belonged before.
  */
 final class RenewDeviceCookie
 {
@@ -22,7 +23,8 @@ final class RenewDeviceCookie
         if (config()->array('app.previous_keys') !== []) {
             $given = array_map(fn ($cookie) => $cookie->getName(), $response->headers->getCookies());
             foreach (DeviceGuard::renewed($request) as $cookie) {
-                if (! in_array($cookie->getName(), $given, true)) {
+                $isOld = KeepsSealedCookies::isUnderAnEarlierKey($request, $cookie->getName());
+                if ($isOld && ! in_array($cookie->getName(), $given, true)) {
                     $response->headers->setCookie($cookie);
                 }
             }

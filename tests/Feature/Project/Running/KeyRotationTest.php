@@ -13,10 +13,13 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\SessionNote;
 use Illuminate\Contracts\Encryption\DecryptException;
+use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Database\QueryException;
+use Illuminate\Encryption\Encrypter;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Tests\Feature\AtTheQuay;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
@@ -79,13 +82,30 @@ final class KeyRotationTest extends TestCase
     {
         $this->clinicWithPatient();
         [, $credential] = $this->device();
-        $given = fn () => $this->fromDevice($credential)->getJson('/api/v1/me')->getCookie(DeviceGuard::COOKIE)?->getValue();
-        self::assertNull($given(), 'Nothing is to be renewed.');
-        $this->keys(self::NEW, [config()->string('app.key')]);
-        self::assertSame($credential, $given());
+        $old = config()->string('app.key');
+        $sealed = $this->cookieUnder($old, $credential);
+        $given = fn (string $cookie) => $this->withCredentials()->disableCookieEncryption()
+            ->withHeader('X-Ivory-Pace', '1')->withUnencryptedCookie(DeviceGuard::COOKIE, $cookie)->getJson('/api/v1/me')->assertOk()
+            ->getCookie(DeviceGuard::COOKIE, false)?->getValue();
+        self::assertNull($given($sealed), 'Nothing is to be renewed.');
+        $this->keys(self::NEW, [$old]);
+        $renewed = (string) $given($sealed);
+        self::assertNotSame('', $renewed);
+        self::assertNotSame($sealed, $renewed);
+        // What is under the present key is left alone: a late answer to one who was here before gives nobody back.
+        self::assertNull($given($renewed));
+        $this->encryptCookies = true;
         // Who signs out is signed out.
         $this->fromDevice($credential);
         $this->unlock();
+    }
+
+    private function cookieUnder(string $key, string $credential): string
+    {
+        $plain = (string) base64_decode(Str::after($key, 'base64:'));
+
+        return (new Encrypter($plain, config()->string('app.cipher')))
+            ->encrypt(CookieValuePrefix::create(DeviceGuard::COOKIE, $plain).$credential, false);
     }
 
     /** @param  list<string>  $previous */
