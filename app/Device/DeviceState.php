@@ -8,6 +8,7 @@ use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
 use App\Language\ConsentText;
 use App\Models\Device;
+use App\Signals\TracesAgreed;
 use Illuminate\Http\Request;
 
 /** How far a device has come, and what its patient must read or type next. */
@@ -32,7 +33,11 @@ final class DeviceState
             'telephone' => $clinic->telephone,
             'others' => self::others($request),
             'consent' => $state === 'consent'
-                ? ['version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic)]
+                ? [
+                    'version' => ConsentText::VERSION, 'paragraphs' => ConsentText::paragraphs($clinic),
+                    // A line of its own, which is no condition; who has said something already is not asked again.
+                    'traces' => TracesAgreed::by($device->patient) === null ? TracesAgreed::text($device->patient) : null,
+                ]
                 : null,
         ];
     }

@@ -30,7 +30,7 @@ final class RecordingShown
     public static function latest(Patient $patient): array
     {
         return array_values(Recording::query()->where('patient_id', $patient->id)->where('kind', RecordingKind::Practice)
-            ->whereNotNull('read_at')->orderByDesc('started_at')->limit(self::LATEST)->get()
+            ->whereNotNull('read_at')->whereNull('set_aside_at')->orderByDesc('started_at')->limit(self::LATEST)->get()
             ->map(fn (Recording $recording) => [
                 'on' => $recording->started_at->setTimezone($patient->time_zone)->isoFormat('D MMMM, HH:mm'),
                 'sentence' => FollowedWords::of($recording),

@@ -15,16 +15,16 @@ final class FollowedWords
     public static function of(Recording $recording): string
     {
         if ($recording->followed === null || $recording->share() === null) {
-            return (string) __($recording->rate === null ? 'patient.followed.nothing' : 'patient.followed.rate', [
+            return (string) __($recording->rate === null ? 'felt.followed.nothing' : 'felt.followed.rate', [
                 'rate' => rtrim(rtrim(number_format($recording->rate ?? 0, 1), '0'), '.'),
             ]);
         }
         $values = ['n' => $recording->followed, 'of' => $recording->seen, 'all' => $recording->prescribed];
-        $unseen = $recording->seen === $recording->prescribed ? '' : __('patient.followed.seen', $values).' ';
+        $unseen = $recording->seen === $recording->prescribed ? '' : __('felt.followed.seen', $values).' ';
         if ($recording->followed === 0) {
-            return $unseen.__('patient.followed.none', $values);
+            return $unseen.__('felt.followed.none', $values);
         }
-        $said = $recording->followed === $recording->seen ? 'patient.followed.all' : 'patient.followed.some';
+        $said = $recording->followed === $recording->seen ? 'felt.followed.all' : 'felt.followed.some';
 
         return $unseen.trans_choice($said, (int) $recording->seen, [...$values, 'when' => self::when($recording->lag_ms ?? 0)]);
     }
@@ -33,9 +33,9 @@ final class FollowedWords
     {
         $halves = (int) round(abs($lagMs) / 500);
         $side = $lagMs < 0 ? 'early' : 'late';
-        $much = $halves <= self::HALVES ? (string) __("patient.followed.halves.$halves")
-            : (string) __('patient.followed.seconds', ['n' => (int) round(abs($lagMs) / 1000)]);
+        $much = $halves <= self::HALVES ? (string) __("felt.followed.halves.$halves")
+            : (string) __('felt.followed.seconds', ['n' => (int) round(abs($lagMs) / 1000)]);
 
-        return $halves === 0 ? (string) __('patient.followed.in-time') : (string) __("patient.followed.$side", ['much' => $much]);
+        return $halves === 0 ? (string) __('felt.followed.in-time') : (string) __("felt.followed.$side", ['much' => $much]);
     }
 }

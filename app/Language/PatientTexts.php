@@ -9,7 +9,7 @@ use Illuminate\Support\Arr;
 /** All texts that a patient reads, by translation key. */
 final class PatientTexts
 {
-    private const FILES = ['patient', 'cue', 'exercise', 'stop', 'anchor', 'position', 'prop'];
+    private const FILES = ['patient', 'felt', 'cue', 'exercise', 'stop', 'anchor', 'position', 'prop'];
 
     /** @return array<string, string> */
     public static function forPatients(): array

@@ -8,10 +8,11 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use IvoryPace\Progress\Felt;
+use IvoryPace\Signal\Reading\SamplesKept;
 
 /**
  * What a phone, belts or an oximeter measured. Its numbers stay; its samples, the parts, only as long as the patient agrees to,
- * and never longer than {@see self::DAYS}.
+ * and never longer than {@see SamplesKept::DAYS}.
  *
  * @property int $id
  * @property string $patient_id
@@ -40,6 +41,7 @@ use IvoryPace\Progress\Felt;
  * @property array<string, mixed>|null $details
  * @property string|null $problem why nothing could be read
  * @property CarbonImmutable|null $read_at
+ * @property CarbonImmutable|null $set_aside_at it came from a device in the wrong hands
  * @property CarbonImmutable|null $samples_until
  * @property CarbonImmutable|null $samples_gone_at
  * @property CarbonImmutable $created_at
@@ -47,15 +49,6 @@ use IvoryPace\Progress\Felt;
  */
 final class Recording extends Row
 {
-    /** Days for which samples stay at most. */
-    public const DAYS = 90;
-
-    /** Hours in which samples may still come in. */
-    public const LATE_HOURS = 48;
-
-    /** Of one patient within a day. */
-    public const MOST_A_DAY = 60;
-
     public $timestamps = false;
 
     protected $table = 'recordings';
@@ -83,7 +76,8 @@ final class Recording extends Row
     {
         return [
             'kind' => RecordingKind::class, 'started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
-            'read_at' => 'immutable_datetime', 'samples_until' => 'immutable_datetime', 'samples_gone_at' => 'immutable_datetime',
+            'read_at' => 'immutable_datetime',
+            'set_aside_at' => 'immutable_datetime', 'samples_until' => 'immutable_datetime', 'samples_gone_at' => 'immutable_datetime',
             'created_at' => 'immutable_datetime', 'played' => 'array', 'marks' => 'array', 'details' => 'array',
             'ratio_kept' => 'float', 'rate' => 'float',
         ];

@@ -25,7 +25,7 @@ final class TracesAgreed
 
     public static function text(Patient $patient): string
     {
-        return (string) __('patient.traces.text', ['clinic' => $patient->clinic->name]);
+        return (string) __('felt.traces.text', ['clinic' => $patient->clinic->name]);
     }
 
     public static function hash(Patient $patient): string

@@ -35,8 +35,11 @@ for (const file of process.argv.slice(2)) {
             validateResource(resource);
         } catch (problem) {
             // What it warns of comes along: it does not know addresses within a bundle, which are looked at below.
-            for (const { severity, details, expression } of problem.outcome?.issue ?? [{ details: { text: String(problem) } }]) {
-                if (severity !== 'warning') problems.push(`medplum: ${expression ?? resource.resourceType}: ${details?.text}`);
+            for (const { severity, details, expression } of problem.outcome?.issue ?? [
+                { details: { text: String(problem) } },
+            ]) {
+                if (severity !== 'warning')
+                    problems.push(`medplum: ${expression ?? resource.resourceType}: ${details?.text}`);
             }
         }
     }

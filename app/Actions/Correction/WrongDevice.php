@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Correction;
 
 use App\Actions\Programme\RecheckProgramme;
+use App\Actions\Recording\ForgetSamples;
 use App\Guard\Trail;
 use App\Models\Device;
 use App\Models\DiaryEntry;
@@ -14,6 +15,8 @@ use App\Models\KeptAside;
 use App\Models\Practice;
 use App\Models\Practitioner;
 use App\Models\PutOffPractice;
+use App\Models\Recording;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 
@@ -24,7 +27,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class WrongDevice
 {
-    public function __construct(private Trail $trail, private RecheckProgramme $recheck)
+    public function __construct(private Trail $trail, private RecheckProgramme $recheck, private ForgetSamples $forget)
     {
     }
 
@@ -38,6 +41,7 @@ final readonly class WrongDevice
             foreach ([Practice::class, HabitTick::class, HomeCheck::class, DiaryEntry::class] as $kind) {
                 $moved += $kind::query()->where('device_id', $device->id)->toBase()->update($struck);
             }
+            $moved += $this->recordings($device);
             $moved += PutOffPractice::query()->where('device_id', $device->id)->delete();
             KeptAside::query()->where('device_id', $device->id)->whereNull('settled_at')
                 ->update(['settled_at' => now(), 'settled_by' => $by->id, 'accepted' => false]);
@@ -46,5 +50,14 @@ final readonly class WrongDevice
 
             return $moved;
         });
+    }
+
+    /** Of another body the samples go at once, and its numbers count nowhere. */
+    private function recordings(Device $device): int
+    {
+        $of = fn () => Recording::query()->where('device_id', $device->id);
+        ($this->forget)->all($of()->whereNotNull('samples_until'), CarbonImmutable::now());
+
+        return $of()->whereNull('set_aside_at')->update(['set_aside_at' => now()]);
     }
 }

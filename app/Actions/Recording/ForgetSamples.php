@@ -8,6 +8,7 @@ use App\Models\Patient;
 use App\Models\Recording;
 use App\Models\RecordingPart;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Removes the samples of recordings; what they said stays. */
 final class ForgetSamples
@@ -28,9 +29,14 @@ final class ForgetSamples
     /** Every one of a patient's that is there. */
     public function ofPatient(Patient $patient, CarbonImmutable $now): void
     {
+        $this->all(Recording::query()->where('patient_id', $patient->id)->whereNotNull('samples_until'), $now);
+    }
+
+    /** @param  Builder<Recording>  $which */
+    public function all(Builder $which, CarbonImmutable $now): void
+    {
         /** @var list<int> $ids */
-        $ids = Recording::query()->where('patient_id', $patient->id)->whereNotNull('samples_until')->orderBy('started_at')
-            ->limit(self::MOST)->pluck('id')->all();
+        $ids = $which->orderBy('started_at')->limit(self::MOST)->pluck('id')->all();
         $this($ids, $now);
     }
 

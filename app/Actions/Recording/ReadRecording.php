@@ -11,6 +11,7 @@ use Carbon\CarbonImmutable;
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Reading\PlayedBreath;
 use IvoryPace\Signal\Reading\Reading;
+use IvoryPace\Signal\Reading\SamplesKept;
 
 /**
  * Computes what a recording says and keeps its numbers. Its samples stay as long as the patient agrees to, or go at once; those of a
@@ -68,7 +69,7 @@ final class ReadRecording
     private function keep(Recording $recording, CarbonImmutable $now): void
     {
         if (TracesAgreed::by($recording->patient) === true) {
-            $recording->update(['samples_until' => $recording->started_at->addDays(Recording::DAYS)]);
+            $recording->update(['samples_until' => $recording->started_at->addDays(SamplesKept::DAYS)]);
         } else {
             ($this->forget)([$recording->id], $now);
         }

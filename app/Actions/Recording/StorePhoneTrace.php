@@ -17,6 +17,7 @@ use Illuminate\Validation\ValidationException;
 use IvoryPace\InvalidValue;
 use IvoryPace\Practice\Windows;
 use IvoryPace\Signal\Reading\PlayedBreath;
+use IvoryPace\Signal\Reading\SamplesKept;
 
 /**
  * What a phone on the belly measured comes in parts, in any order and perhaps days later, and a head that says how many there are and
@@ -62,11 +63,11 @@ final class StorePhoneTrace
         $started = $sent->corrected((string) $body['started_at']);
         $isPossible = $started <= $sent->receivedAt->addMinutes(5)
             && $started >= $sent->receivedAt->subDays(Windows::WAITS_AT_MOST_DAYS);
-        self::refuseUnless($isPossible, 'started_at', 'patient.traces.when');
+        self::refuseUnless($isPossible, 'started_at', 'felt.traces.when');
         try {
             PlayedBreath::list($body['played'] ?? []);
         } catch (InvalidValue) {
-            self::refuseUnless(false, 'played', 'patient.traces.broken');
+            self::refuseUnless(false, 'played', 'felt.traces.broken');
         }
 
         return $this->within($device, (string) $body['uuid'], $sent, function (Recording $recording) use ($body, $started) {
@@ -104,13 +105,13 @@ final class StorePhoneTrace
     private function begun(Patient $patient, Device $device, string $uuid, Sent $sent): Recording
     {
         $today = Recording::query()->where('patient_id', $patient->id)->where('created_at', '>=', $sent->receivedAt->subDay())->count();
-        self::refuseUnless($today < Recording::MOST_A_DAY, 'uuid', 'patient.traces.too-many');
+        self::refuseUnless($today < SamplesKept::MOST_A_DAY, 'uuid', 'felt.traces.too-many');
         $practice = Practice::withStruck()->where('uuid', $uuid)->where('patient_id', $patient->id)->first();
 
         return Recording::query()->create([
             'patient_id' => $patient->id, 'uuid' => $uuid, 'device_id' => $device->id, 'practice_id' => $practice?->id,
             'kind' => RecordingKind::Practice, 'source' => 'phone', 'started_at' => $practice->started_at ?? $sent->receivedAt,
-            'samples_until' => $sent->receivedAt->addHours(Recording::LATE_HOURS), 'created_at' => $sent->receivedAt,
+            'samples_until' => $sent->receivedAt->addHours(SamplesKept::LATE_HOURS), 'created_at' => $sent->receivedAt,
         ]);
     }
 

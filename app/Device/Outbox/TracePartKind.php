@@ -75,7 +75,7 @@ final class TracePartKind implements Kind
             foreach ($steps as $step) {
                 $now += is_int($step) ? max(-3 * self::HARDEST, min(3 * self::HARDEST, $step)) : 0;
                 if (($step !== null && ! is_int($step)) || abs($now) > self::HARDEST) {
-                    $validator->errors()->add($axis, (string) __('patient.traces.broken'));
+                    $validator->errors()->add($axis, (string) __('felt.traces.broken'));
 
                     return;
                 }
@@ -84,7 +84,7 @@ final class TracePartKind implements Kind
             $counts[] = count($steps);
         }
         if ($counts[0] !== $counts[2] || $counts[0] !== $counts[4] || $counts[1] !== $counts[3] || $counts[1] !== $counts[5]) {
-            $validator->errors()->add('x', (string) __('patient.traces.broken'));
+            $validator->errors()->add('x', (string) __('felt.traces.broken'));
         }
     }
 

@@ -13,6 +13,7 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Pages\Access\KeptAsides;
 use App\Pages\Shared\PatientHead;
+use App\Signals\TracesAgreed;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -42,7 +43,7 @@ final class AccessController
                 ->limit(20)->get()
                 ->map(fn (Consent $consent) => [
                     'kind' => $consent->kind,
-                    'about' => $consent->about,
+                    'about' => $consent->about === TracesAgreed::ABOUT ? 'traces of recordings' : 'practice',
                     'version' => $consent->version,
                     'on' => $consent->given_at->setTimezone($zone)->format('j M Y H:i'),
                     'by' => $consent->practitioner?->name,

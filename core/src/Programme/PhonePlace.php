@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace IvoryPace\Programme;
 
+use IvoryPace\Breath\Timeline\Segment;
 use IvoryPace\Exercise\Body\Hands;
 use IvoryPace\Exercise\Body\Position;
 
@@ -14,25 +15,37 @@ enum PhonePlace: string
     /** Held there by one hand, with its face to the patient. */
     case Chest = 'chest';
 
+    /** The parameter of what lies on the belly already. */
+    private const WEIGHT = 'weight';
+
     /** Hands of which one may hold a phone to the chest. */
     private const FREE = [
         Hands::ChestAndBelly, Hands::Belly, Hands::BellyAndEase, Hands::AsYouLike, Hands::InTheLap, Hands::OnTheKnees, Hands::BesideYou,
     ];
 
-    /** Null where it would lie askew, fall, or be in the way: in a routine, in what is needed at once, on the side, on the feet. */
+    /**
+     * Null where it would lie askew, fall, or be in the way: in a routine, in what is needed at once, on the side, on the feet. And
+     * where something is tapped meanwhile, the end of a hum or “enough”: on the belly, in the dark, nobody could.
+     */
     public static function of(Item $item): ?self
     {
         $prescription = $item->prescription;
-        if ($item->routine !== null || $item->isRecovery() || $item->asNeeded !== null) {
+        if ($item->routine !== null || $item->isRecovery() || $item->asNeeded !== null || self::isTapped($item)) {
             return null;
         }
-        $isOnTheBack = in_array($prescription->position, [Position::Supine, Position::SupineKneesBent, Position::Reclined], true);
+        $isFree = ! isset($prescription->technique->parameters[self::WEIGHT]);
+        $onTheBack = [Position::Supine, Position::SupineKneesBent, Position::Reclined];
         $isUpright = in_array($prescription->position, [Position::Seated, Position::CrossLegged], true);
 
         return match (true) {
-            $isOnTheBack => self::Belly,
+            $isFree && in_array($prescription->position, $onTheBack, true) => self::Belly,
             $isUpright && in_array($prescription->hands, self::FREE, true) => self::Chest,
             default => null,
         };
+    }
+
+    private static function isTapped(Item $item): bool
+    {
+        return array_filter($item->timeline()->segments, fn (Segment $segment) => $segment->isOpen() || $segment->canBeEnough) !== [];
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Patient;
 use App\Models\Practice;
 use Carbon\CarbonImmutable;
 use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\MadeUp\PhoneParts;
 
 /** One patient holds the phone to the chest now and then: nearly every breath goes with the one that is led. */
 final class FeltAtTheQuay
@@ -52,17 +53,9 @@ final class FeltAtTheQuay
         AtMoment::do($at, function () use ($device, $practice, $made, $played, $at) {
             $store = app(StorePhoneTrace::class);
             $sent = new Sent($at, $at);
-            $parts = array_chunk($made->phone(), 750);
-            foreach ($parts as $number => $samples) {
-                $axis = function (int $which) use ($samples): array {
-                    $whole = array_map(fn (array $sample) => (int) round(1000 * $sample[$which]), $samples);
-
-                    return array_map(fn (int $place) => $whole[$place] - ($whole[$place - 1] ?? 0), array_keys($whole));
-                };
-                $store->part($device, [
-                    'uuid' => $practice->uuid, 'number' => $number + 1, 'from_ms' => 30_000 * $number, 'step_ms' => 40, 'x' => $axis(1),
-                    'y' => $axis(2), 'z' => $axis(3),
-                ], $sent);
+            $parts = PhoneParts::of($made);
+            foreach ($parts as $part) {
+                $store->part($device, ['uuid' => $practice->uuid, ...$part], $sent);
             }
             $store->head($device, [
                 'uuid' => $practice->uuid, 'started_at' => $practice->started_at->format('Y-m-d\TH:i:s.v\Z'), 'parts' => count($parts),

@@ -194,7 +194,7 @@
             <ul class="mt-2">
                 {#each consents as consent, index (index)}
                     <li class="border-t border-rule py-1.5">
-                        {KINDS[consent.kind] ?? consent.kind}
+                        {KINDS[consent.kind] ?? consent.kind}, {consent.about}:
                         {consent.on}<span class="text-muted"
                             >, text of {consent.version}{consent.by ? `, recorded by ${consent.by}` : ''}</span
                         >

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { Refusal } from '../shared/http';
+    import TickRow from './TickRow.svelte';
     import { api } from './keeping/api';
     import { t } from './words';
     import type { DeviceState } from './types';
@@ -11,12 +12,14 @@
 
     let error = $state('');
     let busy = $state(false);
+    /** Asked beside, and no condition of anything. */
+    let keepsTraces = $state(false);
 
     async function say(agrees: boolean): Promise<void> {
         busy = true;
         error = '';
         try {
-            if (agrees) onaccepted(await api.consent(device.consent?.version ?? ''));
+            if (agrees) onaccepted(await api.consent(device.consent?.version ?? '', keepsTraces));
             else {
                 await api.decline();
                 asks = 'declined';
@@ -44,7 +47,18 @@
                     <p>{paragraph.text}</p>
                 </li>
             {/each}
-        </ul>{/if}
+        </ul>
+        {#if device.consent?.traces}<section>
+                <h2>{t('felt.traces.title')}</h2>
+                <p>{device.consent.traces}</p>
+                <TickRow
+                    label={t('felt.traces.keep')}
+                    checked={keepsTraces}
+                    onchange={(box) => {
+                        keepsTraces = box.checked;
+                    }}
+                />
+            </section>{/if}{/if}
     {#if error}<p class="error" role="alert">{error}</p>{/if}
     {#if asks === 'read'}
         <button type="button" class="button" disabled={busy} onclick={() => say(true)}

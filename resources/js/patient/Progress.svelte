@@ -99,7 +99,7 @@
         </section>
         {#if (progress.measured ?? []).length > 0}
             <section class="card quiet">
-                <h2>{t('patient.followed.title')}</h2>
+                <h2>{t('felt.followed.title')}</h2>
                 {#each progress.measured as each (each.on)}<p>
                         <span class="small muted">{each.on}</span><br />{each.sentence}
                     </p>{/each}

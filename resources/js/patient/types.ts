@@ -8,7 +8,12 @@ export interface DeviceState {
     emergency?: string;
     /** By which patients reach the clinic. */
     telephone?: string | null;
-    consent?: { version: string; paragraphs: { title: string; text: string }[] } | null;
+    consent?: {
+        version: string;
+        paragraphs: { title: string; text: string }[];
+        /** Whether traces may be kept, while nobody has said it. */
+        traces: string | null;
+    } | null;
     /** Who else may take their turn on this device. */
     others?: { id: number; initials: string }[];
 }

@@ -44,7 +44,13 @@ export interface AccessProps {
     /** Where a link can be sent; null where no address is known. */
     mail_to: string | null;
     open_link: { made_on: string; expires_on: string } | null;
-    consents: { kind: 'accepted' | 'withdrawn' | 'declined'; version: string; on: string; by: string | null }[];
+    consents: {
+        kind: 'accepted' | 'withdrawn' | 'declined';
+        about: string;
+        version: string;
+        on: string;
+        by: string | null;
+    }[];
     kept_aside: { id: number; what: string; device: string; on: string; urgent: boolean }[];
     devices: {
         id: number;

@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Tests\Feature\Home;
 
 use App\Actions\Recording\ForgetSamples;
+use App\Guard\DeviceGuard;
 use App\Models\Consent;
 use App\Models\Device;
+use App\Models\Patient;
 use App\Models\Practice;
 use App\Models\Practitioner;
 use App\Models\ProgrammeVersion;
 use App\Models\Recording;
 use App\Models\RecordingPart;
+use App\Signals\TracesAgreed;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use IvoryPace\Signal\MadeUp\MadeUpBreathing;
+use IvoryPace\Signal\Reading\SamplesKept;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\Scenario;
 use Tests\TestCase;
@@ -148,6 +152,62 @@ final class TraceTest extends TestCase
         self::assertSame([0, null], [DB::table('recording_parts')->count(), Recording::query()->sole()->read_at]);
     }
 
+    public function test_it_is_asked_beside_consent_and_is_no_condition_of_it(): void
+    {
+        foreach ([null, false, true] as $said) {
+            $other = Patient::factory()->create([
+                'practitioner_id' => $this->patient->practitioner_id, 'clinic_id' => $this->patient->clinic_id,
+            ]);
+            $credential = DeviceGuard::newCredential();
+            Device::query()->create([
+                'patient_id' => $other->id, 'credential_hash' => DeviceGuard::hash($credential), 'label' => 'Phone', 'wrong_pins' => 0,
+            ]);
+            $this->app?->make('auth')->forgetGuards();
+            $this->fromDevice($credential);
+            self::assertStringContainsString('for 90 days', (string) $this->getJson('/api/v1/me')->json('consent.traces'));
+            $version = $this->getJson('/api/v1/me')->json('consent.version');
+            $this->postJson('/api/v1/consent', ['version' => $version, ...($said === null ? [] : ['traces' => $said])])->assertJson(['state' => 'pin']);
+            self::assertSame($said === true ? true : null, TracesAgreed::by($other));
+        }
+        $this->postJson('/api/v1/consent', ['version' => $version, 'traces' => 'perhaps'])->assertUnprocessable();
+    }
+
+    public function test_what_the_wrong_hands_held_is_gone_and_counts_nowhere(): void
+    {
+        $this->agree(true);
+        $uuid = (string) Str::uuid();
+        $this->send($this->trace($uuid, new MadeUpBreathing([4, 0, 6, 0], 8), $this->led(8), '2026-11-20T06:50:00Z'));
+        self::assertCount(1, $this->getJson('/api/v1/progress')->json('measured'));
+        $this->actingAs(Practitioner::query()->sole(), 'practitioner')
+            ->post("/patients/{$this->patient->id}/devices/{$this->device->id}/wrong", ['reason' => 'The link went to a namesake.']);
+
+        self::assertSame(0, DB::table('recording_parts')->count());
+        self::assertNotNull(Recording::query()->sole()->set_aside_at);
+        $this->app?->make('auth')->forgetGuards();
+        [, $credential] = $this->device();
+        $this->fromDevice($credential)->unlock();
+        self::assertSame([], $this->getJson('/api/v1/progress')->json('measured'));
+    }
+
+    public function test_the_course_says_how_far_it_was_followed_and_the_access_page_what_was_agreed(): void
+    {
+        $this->agree(true);
+        $log = $this->practiceLog($this->version);
+        $made = new MadeUpBreathing([4, 0, 6, 0], 10, noiseDb: 20, held: [4, 20.0]);
+        $this->send([
+            ...$this->trace($log['uuid'], $made, $this->led(12, from: 2500), '2026-11-20T06:50:00Z'),
+            ['id' => 'p', 'kind' => 'practice', 'body' => $log],
+        ]);
+        $course = $this->course();
+        self::assertSame([['2026-11-20', 0.83, 1]], array_map(
+            fn (array $felt) => [$felt['day'], $felt['share'], $felt['practices']], json_decode((string) json_encode($course['programme']), true)['felt'],
+        ));
+        self::assertEqualsWithDelta(0.5, json_decode((string) json_encode($course['programme']), true)['felt'][0]['lag'], 0.2);
+        self::assertMatchesRegularExpression('/, followed 10 of 12 0\.[3-6] s late, by the phone/', $course['practices'][0]['got']);
+        $consents = $this->props($this->get("/patients/{$this->patient->id}/access"))['consents'];
+        self::assertSame(['traces of recordings', 'practice'], array_column($consents, 'about'));
+    }
+
     public function test_somebody_elses_trace_is_neither_added_to_nor_seen(): void
     {
         $uuid = (string) Str::uuid();
@@ -217,7 +277,7 @@ final class TraceTest extends TestCase
 
     public function test_no_more_than_sixty_traces_come_in_a_day(): void
     {
-        for ($n = 0; $n < Recording::MOST_A_DAY; $n++) {
+        for ($n = 0; $n < SamplesKept::MOST_A_DAY; $n++) {
             Recording::query()->create([
                 'patient_id' => $this->patient->id, 'uuid' => (string) Str::uuid(), 'kind' => 'practice', 'source' => 'phone',
                 'started_at' => now(), 'created_at' => now(),

@@ -55,7 +55,7 @@ final class RoomsTest extends TestCase
             'Reports' => 'Models Paper Records',
             'Actions' => 'Facts Guard Language Letters Mail Models Records Signals',
             'Feeds' => 'Facts Language Models',
-            'Device' => 'Actions Catalogue Facts Guard Language Models Paper',
+            'Device' => 'Actions Catalogue Facts Guard Language Models Paper Signals',
             'Pages/Shared' => 'Facts Models',
             'Pages/Access' => 'Device Models',
             'Pages/Caseload' => 'Facts Models',

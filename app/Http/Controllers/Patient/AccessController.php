@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Patient;
 
 use App\Actions\Access\RegisterDevice;
+use App\Actions\Recording\SayOfTraces;
 use App\Device\DeviceState;
 use App\Guard\DeviceGuard;
 use App\Guard\ScreenLock;
@@ -85,15 +86,21 @@ final class AccessController
         return response()->json(['state' => 'unknown'])->withCookie(Cookie::forget(DeviceGuard::COOKIE));
     }
 
-    public function consent(Request $request, #[CurrentUser('device')] Device $device): JsonResponse
+    public function consent(Request $request, #[CurrentUser('device')] Device $device, SayOfTraces $say): JsonResponse
     {
-        $request->validate(['version' => ['required', 'in:'.ConsentText::VERSION]], ['version.in' => __('patient.consent.changed')]);
+        $request->validate(
+            ['version' => ['required', 'in:'.ConsentText::VERSION], 'traces' => ['sometimes', 'nullable', 'boolean']],
+            ['version.in' => __('patient.consent.changed')],
+        );
         if (! ConsentText::isAcceptedFor($device->patient_id, $device->id)) {
-            DB::transaction(function () use ($device) {
+            DB::transaction(function () use ($device, $request, $say) {
                 Consent::query()->create([
                     'patient_id' => $device->patient_id, 'device_id' => $device->id, 'kind' => 'accepted',
                     'version' => ConsentText::VERSION, 'text_hash' => ConsentText::hash($device->patient->clinic), 'given_at' => now(),
                 ]);
+                if ($request->boolean('traces')) {
+                    $say($device->patient, true, now()->toImmutable(), device: $device);
+                }
                 $this->trail->device($device, 'devices/consent');
             });
         }

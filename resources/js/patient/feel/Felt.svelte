@@ -42,15 +42,15 @@
     {#if felt?.sentence}
         <p>{felt.sentence}</p>
         {#if felt.inked}
-            <p class="small muted">{t('patient.phone.own')}</p>
+            <p class="small muted">{t('felt.phone.own')}</p>
             <Ridge
                 words={ridgeWords()}
                 shape={played.ridge}
                 width={350}
                 height={80}
                 own={felt.inked}
-                label={t('patient.phone.own')}
+                label={t('felt.phone.own')}
             />
         {/if}
-    {:else}<p class="muted">{t(isLater ? 'patient.phone.later' : 'patient.phone.reading')}</p>{/if}
+    {:else}<p class="muted">{t(isLater ? 'felt.phone.later' : 'felt.phone.reading')}</p>{/if}
 </section>

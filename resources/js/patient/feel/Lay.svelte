@@ -68,27 +68,27 @@
     }
 
     const SAID = {
-        still: 'patient.phone.still',
-        in: 'patient.phone.breathe-in',
-        out: 'patient.phone.breathe-out',
+        still: 'felt.phone.still',
+        in: 'felt.phone.breathe-in',
+        out: 'felt.phone.breathe-out',
     } as const;
 </script>
 
 <main>
-    <h1 tabindex="-1" bind:this={heading}>{t(`patient.phone.${place}`)}</h1>
+    <h1 tabindex="-1" bind:this={heading}>{t(`felt.phone.${place}`)}</h1>
     {#if step === 'place'}
-        <p>{t(`patient.phone.place-${place}`)}</p>
-        {#if place === 'belly'}<p>{t(isSilent ? 'patient.phone.silent' : 'patient.phone.ear')}</p>{/if}
-        {#if !isSilent}<button type="button" class="button" onclick={lies}>{t('patient.phone.ready')}</button>{/if}
+        <p>{t(`felt.phone.place-${place}`)}</p>
+        {#if place === 'belly'}<p>{t(isSilent ? 'felt.phone.silent' : 'felt.phone.ear')}</p>{/if}
+        {#if !isSilent}<button type="button" class="button" onclick={lies}>{t('felt.phone.ready')}</button>{/if}
     {:else if step === 'silent'}
-        <p role="alert">{t('patient.phone.no-sense')}</p>
+        <p role="alert">{t('felt.phone.no-sense')}</p>
     {:else}
         <p class="said" role="status">
-            {step === 'still' && place === 'chest' ? t('patient.phone.still-chest') : t(SAID[step])}
+            {step === 'still' && place === 'chest' ? t('felt.phone.still-chest') : t(SAID[step])}
         </p>
     {/if}
     <button type="button" class="button" class:second={step !== 'silent'} onclick={onwithout}
-        >{t('patient.phone.without')}</button
+        >{t('felt.phone.without')}</button
     >
 </main>
 

@@ -58,11 +58,9 @@
     onclick={click}
     oncontextmenu={(event) => event.preventDefault()}
 >
-    <span>{t('patient.phone.lying')}</span>
+    <span>{t('felt.phone.lying')}</span>
     {#if of > 0}<span class="count">{done} / {of}</span>{/if}
-    <span class="hold" class:pressed={isPressed}
-        >{t(isPressed ? 'patient.phone.stopping' : 'patient.phone.stop-hold')}</span
-    >
+    <span class="hold" class:pressed={isPressed}>{t(isPressed ? 'felt.phone.stopping' : 'felt.phone.stop-hold')}</span>
 </button>
 
 <style>

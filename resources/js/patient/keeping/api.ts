@@ -24,7 +24,7 @@ export const api = {
     me: () => get<DeviceState>('me'),
     access: (secret: { token: string } | { code: string }) =>
         post<DeviceState>('access', { ...secret, label: deviceLabel() }),
-    consent: (version: string) => post<DeviceState>('consent', { version }),
+    consent: (version: string, traces: boolean) => post<DeviceState>('consent', { version, traces }),
     decline: () => post<DeviceState>('consent/declined', {}),
     turn: (device: number) => post<DeviceState>('turn', { device }),
     changePin: (pin: string, to: string) => sendJson<DeviceState>('/api/v1/pin', 'PUT', { pin, new: to }, HEADERS),

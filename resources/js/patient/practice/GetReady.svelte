@@ -54,16 +54,16 @@
     {#if item.checks.some((check) => check.key === 'pace')}<TapPace title={t('patient.pace.before')} {ontaps} />{/if}
     <p class="small muted">{t('patient.practice.never')}</p>
     {#if item.phone && onphone && !joining}
-        {#if isRefused}<p role="alert">{t('patient.phone.not-allowed')}</p>
+        {#if isRefused}<p role="alert">{t('felt.phone.not-allowed')}</p>
         {:else}<div class="stack">
                 <button
                     type="button"
                     class="button second"
                     onclick={async () => {
                         isRefused = !(await onphone(before));
-                    }}>{t(`patient.phone.${item.phone}`)}</button
+                    }}>{t(`felt.phone.${item.phone}`)}</button
                 >
-                <p class="small muted">{t('patient.phone.why')}</p>
+                <p class="small muted">{t('felt.phone.why')}</p>
             </div>{/if}
     {/if}
     {#if joining}<Join onready={(seconds) => onstart(seconds, before)} />

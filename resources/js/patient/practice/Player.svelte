@@ -28,6 +28,7 @@
     import { Led } from '../feel/led';
     import Lying from '../feel/Lying.svelte';
     import Easing, { type Helped } from './Easing.svelte';
+    import Always from './Always.svelte';
     import Pacer from './Pacer.svelte';
     import Done from './Done.svelte';
     import Foot, { type Onward } from './Foot.svelte';
@@ -272,6 +273,7 @@
     onkeydown={key}
     onpagehide={() => {
         if (!isOver) report();
+        led.end();
     }}
 />
 
@@ -314,14 +316,7 @@
         onsound={sound}
         onpace={(factor) => engine.setTempo(factor)}
     />
-    <div class="always">
-        {#if item.recovery}<button type="button" class="button back" onclick={breathBack}
-                >{t('patient.practice.breath-back')}</button
-            >{/if}
-        <button type="button" class="button stop" onclick={stop} aria-keyshortcuts="Escape"
-            >{t('patient.practice.stop')}</button
-        >
-    </div>
+    <Always onback={item.recovery ? breathBack : null} onstop={stop} />
 </main>
 {#if isLying && !isPaused}<Lying done={moment?.breathsDone ?? 0} of={breaths} onstop={stop} />{/if}
 
@@ -365,21 +360,6 @@
         border-color: var(--clay);
         color: var(--clay);
     }
-    /* Stop is in view wherever the page stands, on the smallest screen and with the largest text. */
-    .always {
-        position: sticky;
-        bottom: 0;
-        z-index: 2;
-        background: var(--paper);
-        margin-inline: -1.25rem;
-        padding: 0.5rem 1.25rem 1rem;
-        display: flex;
-        flex-wrap: wrap;
-        gap: 0.5rem;
-    }
-    .always .back {
-        flex: 1 1 100%;
-    }
     @media (max-height: 600px) {
         .player {
             gap: 0.5rem;
@@ -387,17 +367,6 @@
         }
         .hint {
             min-height: 0;
-        }
-        .always {
-            padding-block: 0.35rem;
-        }
-        /* Side by side: both are in view, and the breath too. */
-        .always .back,
-        .always .stop {
-            flex: 1 1 6rem;
-            width: auto;
-            min-height: 3rem;
-            padding: 0.4rem;
         }
     }
 </style>

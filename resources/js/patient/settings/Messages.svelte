@@ -1,5 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
+    import TickRow from '../TickRow.svelte';
     import { api } from '../keeping/api';
     import { t } from '../words';
     import type { MessageWishes } from '../types';
@@ -42,28 +43,17 @@
     {#if wishes?.email === null}<p class="small">{t('patient.messages.no-email')}</p>
     {:else if wishes}
         <p class="small">{t('patient.messages.about', { email: wishes.email })}</p>
-        {#each WISHES as which (which)}<label class="row"
-                ><span>{t(`patient.messages.${which}`)}</span><input
-                    type="checkbox"
-                    checked={wishes[which]}
-                    onchange={(event) => wish(which, event.currentTarget.checked)}
-                /></label
-            >{/each}
+        {#each WISHES as which (which)}<TickRow
+                label={t(`patient.messages.${which}`)}
+                checked={wishes[which]}
+                onchange={(box) => wish(which, box.checked)}
+            />{/each}
     {/if}
     <p class="small" role="status">{said}</p>
     {#if trouble}<p class="error" role="alert">{trouble}</p>{/if}
 </section>
 
 <style>
-    label {
-        font-weight: 400;
-    }
-    input {
-        width: 1.6rem;
-        height: 1.6rem;
-        accent-color: var(--reed);
-        flex: none;
-    }
     .small {
         overflow-wrap: anywhere;
     }

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { onMount } from 'svelte';
+    import TickRow from '../TickRow.svelte';
     import { api } from '../keeping/api';
     import { t } from '../words';
     import type { TracesData } from '../types';
@@ -29,35 +30,17 @@
     async function say(box: HTMLInputElement): Promise<void> {
         const { version } = traces ?? { version: '' };
         const kept = box.checked;
-        if (!(await ask(() => api.sayOfTraces(kept, version), t(kept ? 'patient.traces.kept' : 'patient.traces.gone'))))
+        if (!(await ask(() => api.sayOfTraces(kept, version), t(kept ? 'felt.traces.kept' : 'felt.traces.gone'))))
             box.checked = !kept;
     }
 </script>
 
 <section class="card quiet">
-    <h2>{t('patient.traces.title')}</h2>
+    <h2>{t('felt.traces.title')}</h2>
     {#if traces}
         <p class="small">{traces.text}</p>
-        <label class="row"
-            ><span>{t('patient.traces.keep')}</span><input
-                type="checkbox"
-                checked={traces.kept === true}
-                onchange={(event) => say(event.currentTarget)}
-            /></label
-        >
+        <TickRow label={t('felt.traces.keep')} checked={traces.kept === true} onchange={say} />
     {/if}
     <p class="small" role="status">{said}</p>
     {#if trouble}<p class="error" role="alert">{trouble}</p>{/if}
 </section>
-
-<style>
-    label {
-        font-weight: 400;
-    }
-    input {
-        width: 1.6rem;
-        height: 1.6rem;
-        accent-color: var(--reed);
-        flex: none;
-    }
-</style>
