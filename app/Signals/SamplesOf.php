@@ -11,6 +11,8 @@ final class SamplesOf
 {
     private const MOST_PARTS = 4000;
 
+    private const AT_ONCE = 10;
+
     /** @return array<string, list<array{float, float}>> s and value, in order */
     public static function recording(Recording $recording, int $after = -1, int $most = self::MOST_PARTS): array
     {
@@ -31,17 +33,21 @@ final class SamplesOf
     }
 
     /**
-     * @param  array<string, list<array{float, float}>>  $values
-     * @return list<array{float, float, float, float}> s and three axes, where all three are there
+     * Part by part: an hour of three axes as one list each would be more than a request may hold.
+     *
+     * @return list<array{float, float, float, float}> s and acceleration along three axes, m/s²
      */
-    public static function acceleration(array $values): array
+    public static function phone(Recording $recording): array
     {
-        $at = fn (string $axis) => array_column($values[$axis] ?? [], 1, null);
-        [$x, $y, $z] = [$at('x'), $at('y'), $at('z')];
         $samples = [];
-        foreach ($values['x'] ?? [] as $n => [$time]) {
-            if (isset($y[$n], $z[$n])) {
-                $samples[] = [(float) $time, (float) $x[$n], (float) $y[$n], (float) $z[$n]];
+        $last = -INF;
+        foreach ($recording->samples()->lazyById(self::AT_ONCE, 'number') as $part) {
+            $values = $part->values();
+            foreach ($values['x'] ?? [] as $n => [$time, $x]) {
+                // Parts that overlap say nothing new.
+                if (isset($values['y'][$n], $values['z'][$n]) && $time > $last) {
+                    $samples[] = [$last = (float) $time, (float) $x, (float) $values['y'][$n][1], (float) $values['z'][$n][1]];
+                }
             }
         }
 

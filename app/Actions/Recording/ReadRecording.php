@@ -45,11 +45,11 @@ final class ReadRecording
 
     private static function read(Recording $recording): Reading
     {
-        $values = SamplesOf::recording($recording);
         $played = PlayedBreath::list($recording->played ?? []);
         if ($recording->source === 'phone') {
-            return Reading::phone(SamplesOf::acceleration($values), ($recording->inhale_ms ?? 0) / 1000, $played);
+            return Reading::phone(SamplesOf::phone($recording), ($recording->inhale_ms ?? 0) / 1000, $played);
         }
+        $values = SamplesOf::recording($recording);
         $calibration = $recording->marks['calibration'] ?? null;
 
         return Reading::belts(

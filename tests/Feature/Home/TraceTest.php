@@ -69,6 +69,24 @@ final class TraceTest extends TestCase
         );
     }
 
+    /** A request may hold 128 MB: one that needs more is answered with an error, and the device would send it for ever. */
+    public function test_most_of_an_hour_is_read_within_what_a_request_may_hold(): void
+    {
+        $items = $this->trace((string) Str::uuid(), new MadeUpBreathing([4, 0, 6, 0], 342), $this->led(342), '2026-11-20T06:00:00Z');
+        $head = array_pop($items);
+        foreach (array_chunk($items, 40) as $some) {
+            $this->send($some);
+        }
+        unset($items);
+        gc_collect_cycles();
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        $this->send([$head]);
+
+        self::assertSame(342, Recording::query()->sole()->followed);
+        self::assertLessThan(80_000_000, memory_get_peak_usage() - $before);
+    }
+
     /** Networks deliver what they like: everything twice, last first. */
     public function test_parts_come_in_any_order_and_twice_and_say_the_same(): void
     {
