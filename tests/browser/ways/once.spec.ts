@@ -68,7 +68,7 @@ test('a practice that is started twice at once starts once, with the number that
     const sounds = await countSounds(mine);
     const kept = mine.waitForResponse((answer) => (answer.request().postData() ?? '').includes('"kind":"practice"'));
     await mine.getByRole('button', { name: 'Start', exact: true }).dblclick();
-    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 30_000 });
+    await expect(mine.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 60_000 });
     expect(await sounds()).toBe(1);
     await mine.getByRole('button', { name: 'Keep this' }).click();
     expect((await kept).request().postData()).toContain('"before":6');

@@ -3,12 +3,13 @@
     import { t } from '../words';
 
     interface Props {
+        name: string;
         done: number;
         of: number;
         onstop: () => void;
     }
 
-    let { done, of, onstop }: Props = $props();
+    let { name, done, of, onstop }: Props = $props();
 
     /** So long a press means it: a phone that is laid down or a sleeve is none. */
     const HOLD_MS = 800;
@@ -46,22 +47,27 @@
     }
 </script>
 
-<button
-    type="button"
-    class="dark"
-    bind:this={button}
-    onpointerdown={press}
-    onpointerup={leave}
-    onpointercancel={leave}
-    onpointerleave={leave}
-    onkeydown={key}
-    onclick={click}
-    oncontextmenu={(event) => event.preventDefault()}
->
-    <span>{t('felt.phone.lying')}</span>
-    {#if of > 0}<span class="count">{done} / {of}</span>{/if}
-    <span class="hold" class:pressed={isPressed}>{t(isPressed ? 'felt.phone.stopping' : 'felt.phone.stop-hold')}</span>
-</button>
+<main>
+    <h1 class="visually-hidden">{name}</h1>
+    <button
+        type="button"
+        class="dark"
+        bind:this={button}
+        onpointerdown={press}
+        onpointerup={leave}
+        onpointercancel={leave}
+        onpointerleave={leave}
+        onkeydown={key}
+        onclick={click}
+        oncontextmenu={(event) => event.preventDefault()}
+    >
+        <span>{t('felt.phone.lying')}</span>
+        {#if of > 0}<span class="count">{done} / {of}</span>{/if}
+        <span class="hold" class:pressed={isPressed}
+            >{t(isPressed ? 'felt.phone.stopping' : 'felt.phone.stop-hold')}</span
+        >
+    </button>
+</main>
 
 <style>
     .dark {

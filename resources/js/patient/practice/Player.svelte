@@ -78,13 +78,15 @@
             }),
     );
     const led = untrack(() => new Led(feel, engine));
+    let isPaused = $state(false);
     /** Nobody sees the screen: it is dark, and a long press stops. */
     const isLying = $derived(feel !== null && item.phone === 'belly');
+    /** Then nothing is drawn either, frame by frame, for nobody. */
+    const isDark = $derived(isLying && !isPaused);
     const isCounted = $derived(played.breaths !== null);
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
 
     let moment = $state.raw<Moment | null>(null);
-    let isPaused = $state(false);
     let hasSound = $state(true);
     let heading: HTMLHeadingElement | undefined = $state();
     /** How much was reported last: breaths, or stretches of five seconds. */
@@ -145,11 +147,12 @@
         let frame = requestAnimationFrame(function draw(at: number) {
             if (drawnAt > 0) half += (Math.min(LONGEST_FRAME_S, (at - drawnAt) / 1000) / 2 - half) * 0.1;
             drawnAt = at;
-            moment = engine.now(half);
+            const present = engine.now(half);
+            if (!isDark || present?.breathsDone !== moment?.breathsDone) moment = present;
             led.note();
-            if (settings.vibration && !isPaused && moment && moment.cue !== buzzed) {
-                buzzed = moment.cue;
-                buzz(moment.cue.kind);
+            if (settings.vibration && !isPaused && present && present.cue !== buzzed) {
+                buzzed = present.cue;
+                buzz(present.cue.kind);
             }
             frame = requestAnimationFrame(draw);
         });
@@ -277,48 +280,50 @@
     }}
 />
 
-<main class="player" class:dim={isDim} inert={isLying && !isPaused}>
-    <div class="row">
-        <h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
-        {#if item.recovery && helped !== 'shown'}<button
-                type="button"
-                class="button second urgent"
-                onclick={() => {
-                    helped = 'shown';
-                }}>{t('patient.practice.get-help')}</button
-            >
-        {:else}<span class="muted"
-                >{stepAt > 0
-                    ? t('patient.practice.nth', { n: stepAt, all: item.taught.length })
-                    : anchor
-                      ? anchor.toLowerCase()
-                      : ''}</span
-            >{/if}
-    </div>
-    {#if item.recovery}<Easing {help} {seconds} bind:helped />{/if}
-    {#if played.breaths !== null}<Done
-            done={moment?.breathsDone ?? 0}
-            of={breaths}
-            cue={isExercise ? cue : null}
-        />{/if}
-    <Pacer {item} {moment} {stage} {taught} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
-    <p class="small muted hint">
-        {taught ? '' : criterion}
-        {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
-    </p>
-    <Foot
-        {onward}
-        {isPaused}
-        {hasSound}
-        bind:isDim
-        tempo={item.tempo}
-        onpause={pause}
-        onsound={sound}
-        onpace={(factor) => engine.setTempo(factor)}
-    />
-    <Always onback={item.recovery ? breathBack : null} onstop={stop} />
-</main>
-{#if isLying && !isPaused}<Lying done={moment?.breathsDone ?? 0} of={breaths} onstop={stop} />{/if}
+{#if isDark}<Lying name={t(item.name)} done={moment?.breathsDone ?? 0} of={breaths} onstop={stop} />
+{:else}
+    <main class="player" class:dim={isDim}>
+        <div class="row">
+            <h1 class="name" tabindex="-1" bind:this={heading}>{t(item.name)}</h1>
+            {#if item.recovery && helped !== 'shown'}<button
+                    type="button"
+                    class="button second urgent"
+                    onclick={() => {
+                        helped = 'shown';
+                    }}>{t('patient.practice.get-help')}</button
+                >
+            {:else}<span class="muted"
+                    >{stepAt > 0
+                        ? t('patient.practice.nth', { n: stepAt, all: item.taught.length })
+                        : anchor
+                          ? anchor.toLowerCase()
+                          : ''}</span
+                >{/if}
+        </div>
+        {#if item.recovery}<Easing {help} {seconds} bind:helped />{/if}
+        {#if played.breaths !== null}<Done
+                done={moment?.breathsDone ?? 0}
+                of={breaths}
+                cue={isExercise ? cue : null}
+            />{/if}
+        <Pacer {item} {moment} {stage} {taught} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
+        <p class="small muted hint">
+            {taught ? '' : criterion}
+            {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
+        </p>
+        <Foot
+            {onward}
+            {isPaused}
+            {hasSound}
+            bind:isDim
+            tempo={item.tempo}
+            onpause={pause}
+            onsound={sound}
+            onpace={(factor) => engine.setTempo(factor)}
+        />
+        <Always onback={item.recovery ? breathBack : null} onstop={stop} />
+    </main>
+{/if}
 
 <style>
     .player {
