@@ -156,9 +156,12 @@ final class SheetTest extends TestCase
 
     private function streams(string $pdf): string
     {
-        // Not trimmed: what is compressed may itself end with the byte of a line break.
-        preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $matches);
+        // By the length that stands before each: a line break before “endstream” cannot be told from a last byte of what is compressed.
+        preg_match_all('/\/Length (\d+)[^>]*>>\s*stream\r?\n/', $pdf, $heads, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
 
-        return implode("\n", array_map(fn (string $stream) => (string) @gzuncompress($stream), $matches[1]));
+        return implode("\n", array_map(
+            fn (array $head) => (string) @gzuncompress(substr($pdf, $head[0][1] + strlen($head[0][0]), (int) $head[1][0])),
+            $heads,
+        ));
     }
 }
