@@ -33,6 +33,7 @@ return Application::configure(basePath: dirname(__DIR__))
             Route::get('/up', UpController::class);
             Route::middleware(EncryptCookies::class)->group(__DIR__.'/../routes/shell.php');
             Route::middleware('patient')->prefix('api/v1')->group(__DIR__.'/../routes/patient.php');
+            Route::middleware('sensor')->prefix('api/v1/sensor')->group(__DIR__.'/../routes/sensor.php');
             if ($app->environment('e2e')) {
                 Route::middleware('web')->group(__DIR__.'/../routes/measure.php');
             }
@@ -59,6 +60,7 @@ return Application::configure(basePath: dirname(__DIR__))
             SettlesConflicts::class,
             SubstituteBindings::class,
         ]);
+        $middleware->group('sensor', [SettlesConflicts::class, SubstituteBindings::class, 'throttle:sensor']);
         // Who comes by the bare address with a patient's device means their practice.
         $middleware->redirectGuestsTo(
             fn (Request $request) => $request->is('/') && DeviceGuard::deviceOf($request) !== null ? '/my' : '/sign-in',

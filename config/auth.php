@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Models\Practitioner;
 
-// Two kinds of people, two guards that never meet: practitioners sign in with e-mail and password, a patient's device
-// with the credential that it was given (see AppServiceProvider).
+// Two kinds of people and one of things, three guards that never meet: practitioners sign in with e-mail and password, a
+// patient's device with the credential that it was given, a sensor of the room with its token (see AppServiceProvider).
 return [
     'defaults' => [
         'guard' => 'practitioner',
@@ -15,6 +15,7 @@ return [
     'guards' => [
         'practitioner' => ['driver' => 'session', 'provider' => 'practitioners'],
         'device' => ['driver' => 'device-credential'],
+        'sensor' => ['driver' => 'sensor-token'],
     ],
 
     'providers' => [

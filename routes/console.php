@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Messages\Once;
+use App\Actions\Recording\CloseRecordings;
 use App\Actions\Recording\ForgetSamples;
 use App\Guard\Wellbeing;
 use App\Jobs\ForgetOldAccessLinks;
@@ -19,6 +20,7 @@ Schedule::command('records:erase-waiting')->everyTenMinutes()->withoutOverlappin
 Schedule::call(Once::forget(...))->dailyAt('03:30')->name('forget-sent')->onOneServer();
 Schedule::job(new ForgetOldAccessLinks)->dailyAt('03:10')->onOneServer();
 Schedule::job(new ForgetOldMails)->dailyAt('03:20')->onOneServer();
+Schedule::call(fn (CloseRecordings $close) => $close(now()->toImmutable()))->everyTenMinutes()->name('close-recordings')->onOneServer();
 Schedule::call(fn (ForgetSamples $forget) => $forget->due(now()->toImmutable()))->hourlyAt(40)->name('forget-samples')->onOneServer();
 // They may hold addresses, and are looked at by then.
 Schedule::command('queue:prune-failed --hours=720')->dailyAt('03:40')->onOneServer();

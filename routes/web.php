@@ -47,6 +47,8 @@ use App\Http\Controllers\RedFlagActionController;
 use App\Http\Controllers\ScreeningController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
+use App\Http\Controllers\Signals\SensorsController;
+use App\Http\Controllers\Signals\SignalsController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\VersionController;
 use App\Http\Middleware\LeavesTrail;
@@ -116,6 +118,8 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
         Route::get('/', [VoiceController::class, 'sound']);
         Route::delete('/', [VoiceController::class, 'destroy']);
     });
+    Route::post('/sensors', [SensorsController::class, 'store']);
+    Route::delete('/sensors/{sensor}', [SensorsController::class, 'destroy'])->where('sensor', '\d{1,15}');
     Route::get('/patients/new', [PatientController::class, 'create']);
     Route::post('/patients', [PatientController::class, 'store']);
     Route::post('/patients/file', [RecordFileController::class, 'in']);
@@ -153,6 +157,19 @@ Route::middleware(['auth:practitioner', SessionHolds::class, OnceOnly::class, Le
         Route::post('/measure/rate', [MeasureController::class, 'rate']);
         Route::get('/measure/ceiling', [MeasureController::class, 'ceiling']);
         Route::put('/measure/choices', [MeasureController::class, 'choose']);
+        Route::prefix('/signals')->group(function () {
+            Route::get('/', [SignalsController::class, 'show']);
+            Route::post('/', [SignalsController::class, 'begin']);
+            Route::get('/paces', [SignalsController::class, 'paces']);
+            Route::put('/agreement', [SignalsController::class, 'agree']);
+            Route::post('/file', [SignalsController::class, 'read']);
+            Route::prefix('/{uuid}')->where(['uuid' => '[0-9a-f-]{36}'])->group(function () {
+                Route::get('/live', [SignalsController::class, 'live']);
+                Route::post('/end', [SignalsController::class, 'end']);
+                Route::delete('/samples', [SignalsController::class, 'forget']);
+                Route::get('/trace.{type}', [SignalsController::class, 'file'])->where('type', 'edf|csv');
+            });
+        });
         Route::post('/forms', [AskedFormController::class, 'store']);
         Route::put('/forms/{form}', [AskedFormController::class, 'update']);
         Route::delete('/forms/{form}', [AskedFormController::class, 'destroy']);

@@ -8,6 +8,7 @@ use ErrorException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,10 +23,11 @@ use Throwable;
 final class Problems
 {
     /** Of which there are words; the practitioner reads them in English, a device in the language of its patient. */
-    private const KNOWN = [401, 403, 404, 405, 415, 419, 422, 423, 429, 500, 503];
+    private const KNOWN = [401, 403, 404, 405, 410, 413, 415, 419, 422, 423, 429, 500, 503];
 
     public static function register(Exceptions $exceptions): void
     {
+        $exceptions->shouldRenderJsonWhen(fn (Request $request) => $request->is('api/*') || $request->expectsJson());
         $exceptions->report(function (QueryException $problem): bool {
             // Its own message holds the values, which are a patient's.
             Log::error('The database refused a statement.', [
@@ -59,7 +61,8 @@ final class Problems
         if ($response instanceof RedirectResponse || $isOfAForm || $status < 400 || $response->headers->has('X-Problem')) {
             return $response;
         }
-        $message = $problem instanceof HttpExceptionInterface && $problem->getMessage() !== '' && $status < 500 && $status !== 404
+        $isOurs = $problem instanceof HttpExceptionInterface && ! $problem instanceof PostTooLargeException;
+        $message = $isOurs && $problem->getMessage() !== '' && $status < 500 && $status !== 404
             ? $problem->getMessage() : null;
         $answer = self::answer($status, $message, $request);
         if ($response->headers->has('Retry-After')) {

@@ -18,10 +18,8 @@ use IvoryPace\Signal\Reading\SamplesKept;
  * @property string $patient_id
  * @property string $uuid of a practice the practice's own
  * @property int|null $practice_id
- * @property int|null $measurement_id the value that was kept of it
  * @property int|null $practitioner_id
  * @property int|null $device_id
- * @property int|null $sensor_id
  * @property RecordingKind $kind
  * @property string $source phone, belt, belts, oximeter or file
  * @property string|null $position
@@ -46,6 +44,7 @@ use IvoryPace\Signal\Reading\SamplesKept;
  * @property CarbonImmutable|null $samples_gone_at
  * @property CarbonImmutable $created_at
  * @property Patient $patient
+ * @property \Illuminate\Database\Eloquent\Collection<int, RecordingSensor> $sensors
  */
 final class Recording extends Row
 {
@@ -62,7 +61,24 @@ final class Recording extends Row
     /** @return HasMany<RecordingPart, $this> */
     public function samples(): HasMany
     {
-        return $this->hasMany(RecordingPart::class)->orderBy('number');
+        return $this->hasMany(RecordingPart::class)->orderBy('sender')->orderBy('number');
+    }
+
+    /** @return HasMany<RecordingSensor, $this> devices of the room that may send to it */
+    public function sensors(): HasMany
+    {
+        return $this->hasMany(RecordingSensor::class);
+    }
+
+    /** Until when it goes on, or went on, where nobody ended it. */
+    public function endsAt(): CarbonImmutable
+    {
+        return $this->ended_at ?? $this->started_at->addMinutes(SamplesKept::LONGEST_MINUTES);
+    }
+
+    public function isOpen(CarbonImmutable $now): bool
+    {
+        return $this->kind->isOfTheRoom() && $this->ended_at === null && $now < $this->endsAt();
     }
 
     /** Part of the led breaths that could be seen and were followed, 0–1; null when nothing can be said of most of them. */

@@ -14,6 +14,12 @@ enum RecordingKind: string
     case Hold = 'hold';
     case File = 'file';
 
+    /** Measured by devices of the room, while the practitioner is there. */
+    public function isOfTheRoom(): bool
+    {
+        return in_array($this, [self::Quiet, self::Led, self::Pace, self::Hold], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

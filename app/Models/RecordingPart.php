@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
  *
  * @property int $id
  * @property int $recording_id
+ * @property int $sender a device of the room, or 0
  * @property int $number
  * @property int $lines
  * @property string $samples
@@ -19,6 +20,9 @@ use Carbon\CarbonImmutable;
  */
 final class RecordingPart extends Row
 {
+    /** Number of the part that is the file itself, where a file was read. */
+    public const WHOLE_FILE = 0;
+
     public $timestamps = false;
 
     protected $table = 'recording_parts';

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Auth\Authenticatable;
+use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
+use Illuminate\Database\Eloquent\Builder;
 
 /**
  * A device of the room that sends samples: a belt, two belts, an oximeter.
@@ -21,18 +24,31 @@ use Carbon\CarbonImmutable;
  * @property CarbonImmutable|null $revoked_at
  * @property CarbonImmutable $created_at
  */
-final class Sensor extends Row
+final class Sensor extends Row implements AuthenticatableContract
 {
+    use Authenticatable;
+
     /** Of one clinic, not counting those that were ended. */
     public const MOST = 40;
 
     public const CODE_MINUTES = 10;
+
+    public const MOST_NAME = 60;
+
+    /** s; what was heard of no longer ago is here. */
+    public const HERE_S = 8;
 
     public $timestamps = false;
 
     protected $table = 'sensors';
 
     protected $hidden = ['code_hash', 'token_hash'];
+
+    /** @return Builder<self> paired, and not ended */
+    public static function pairedIn(int $clinic): Builder
+    {
+        return self::query()->where('clinic_id', $clinic)->whereNull('revoked_at')->whereNotNull('paired_at')->limit(self::MOST);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -9,6 +9,7 @@ use App\Guard\DeviceGuard;
 use App\Guard\Nodes\ComesBack;
 use App\Guard\Nodes\FirstReady;
 use App\Guard\Nodes\NodesConnection;
+use App\Guard\SensorGuard;
 use App\Guard\Trail;
 use App\Mail\OutboxTransport;
 use App\Models\CareSession;
@@ -35,6 +36,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 
@@ -75,6 +77,8 @@ final class AppServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict(! $this->app->environment('demo', 'production'));
         Auth::viaRequest('device-credential', fn (Request $request) => DeviceGuard::deviceOf($request));
+        Auth::viaRequest('sensor-token', fn (Request $request) => SensorGuard::sensorOf($request));
+        RateLimiter::for('sensor', SensorGuard::limits(...));
         Gate::policy(OwnExercise::class, OwnWorkPolicy::class);
         Gate::policy(OwnRoutine::class, OwnWorkPolicy::class);
         Gate::policy(OwnTemplate::class, OwnWorkPolicy::class);

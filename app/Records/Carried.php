@@ -23,7 +23,7 @@ final readonly class Carried
         'decisions' => [],
         'devices' => ['credential_hash', 'pin', 'wrong_pins', 'open_hash', 'open_until', 'revoked_at', 'last_seen_at', 'updated_at'],
         'consents' => [], 'practices' => ['uuid'], 'pauses' => [], 'second_looks' => [], 'diary_entries' => [], 'habit_ticks' => ['uuid'],
-        'recordings' => ['uuid', 'sensor_id', 'samples_until', 'samples_gone_at'],
+        'recordings' => ['uuid', 'samples_until', 'samples_gone_at'],
         'home_checks' => ['uuid'], 'put_offs' => [], 'new_findings' => [], 'handovers' => [], 'letters' => ['pdf'],
         'letter_drafts' => [],
     ];

@@ -143,6 +143,11 @@ http {
       client_body_timeout 60s;
       include $DIR/nginx-php.conf;
     }
+    error_page 413 @too-large;
+    location @too-large {
+      default_type application/json;
+      return 413 '{"title":"Too large","message":"This is larger than what is taken here. Nothing was stored."}';
+    }
     location ~ \.php\$ { return 404; }
     location ~ /\. { return 404; }
   }

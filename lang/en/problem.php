@@ -9,6 +9,8 @@ return [
     404 => ['title' => 'Nothing here', 'text' => 'There is no such page, or it is not yours to open.'],
     405 => ['title' => 'Nothing here', 'text' => 'This address cannot be opened like that.'],
     419 => ['title' => 'Signed out meanwhile', 'text' => 'Your sign-in ended while the page was open. What you typed is still there; sign in again, then go on.'],
+    410 => ['title' => 'No longer taken', 'text' => 'It is too late for this. Nothing was stored.'],
+    413 => ['title' => 'Too large', 'text' => 'This is larger than what is taken here. Nothing was stored.'],
     415 => ['title' => 'Not understood', 'text' => 'This was sent in a form that is not read here.'],
     422 => ['title' => 'Could not be read', 'text' => 'Something in it could not be read or is out of range. Nothing was stored, and what you typed is still on the page: look through it and try again.'],
     423 => ['title' => 'Locked', 'text' => 'Type your PIN first.'],

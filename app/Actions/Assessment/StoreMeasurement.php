@@ -11,6 +11,8 @@ use App\Models\ChosenSymptom;
 use App\Models\Measurement;
 use App\Models\Patient;
 use App\Models\Practitioner;
+use App\Models\Recording;
+use App\Signals\Keepable;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -20,6 +22,7 @@ use IvoryPace\Assessment\Taken;
 use IvoryPace\Assessment\Taking;
 use IvoryPace\Exercise\Body\Position;
 use IvoryPace\Fields;
+use IvoryPace\InvalidValue;
 use IvoryPace\Numbers;
 use IvoryPace\Safety\UrgentValues;
 
@@ -51,7 +54,7 @@ final class StoreMeasurement
         $fields = new Fields($input);
         $measure = $fields->attempt('measure', fn () => $fields->choice(Measure::class, 'measure'));
         $position = $fields->attempt('position', fn () => $fields->choice(Position::class, 'position'));
-        $taken = $measure === null ? null : $fields->attempt('value', fn () => Taken::read($measure, $fields));
+        $taken = $measure === null ? null : $fields->attempt('value', fn () => self::taken($patient, $measure, $fields));
         $explanation = $fields->attempt(
             'explanation', fn () => $fields->shortText('explanation', self::MOST_EXPLANATION, 'The explanation'),
         );
@@ -66,6 +69,23 @@ final class StoreMeasurement
         $this->ask($measure, $taken->value, $urgent, $explanation, $fields->isTrue('sure'));
 
         return DB::transaction(fn () => $this->store($patient, $by, $measure, $taken, $position, $symptom, $urgent, $explanation));
+    }
+
+    /**
+     * What was tapped, tried or typed, or what a recording of this patient says.
+     *
+     * @throws InvalidValue
+     */
+    private static function taken(Patient $patient, Measure $measure, Fields $fields): Taken
+    {
+        if ($fields->text('recording') === '') {
+            return Taken::read($measure, $fields);
+        }
+        $recording = Recording::query()->where('patient_id', $patient->id)->where('uuid', $fields->text('recording'))
+            ->whereNull('set_aside_at')->first();
+
+        return ($recording === null ? [] : Keepable::of($recording))[$measure->value]
+            ?? throw InvalidValue::because("This recording says nothing of {$measure->label()}.");
     }
 
     private function urgent(Patient $patient, Measure $measure, float $value): UrgentValues

@@ -24,7 +24,7 @@ final class LeavesTrail
     /** Addresses under a patient whose answer is computed and keeps nothing; they read the record all the same. */
     private const COMPUTES = [
         'bench/answer', 'bench/play', 'bench/taps', 'bench/fit', 'bench/compare', 'bench/changes', 'bench/check', 'bench/import',
-        'measure/rate', 'measure/ceiling',
+        'measure/rate', 'measure/ceiling', 'signals/paces',
     ];
 
     /** Pages that show nothing of anyone. */
@@ -33,6 +33,7 @@ final class LeavesTrail
     /** Files that are taken out of the clinic. */
     private const FILES = [
         'sheet.pdf', 'programme.json', 'calendar.ics', 'letter.pdf', 'letter.txt', 'draft.pdf', 'record.zip', 'report.pdf', 'report.csv',
+        'trace.edf', 'trace.csv',
     ];
 
     public function __construct(private readonly Trail $trail)

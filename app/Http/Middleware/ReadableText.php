@@ -23,9 +23,15 @@ final class ReadableText
         abort_unless(self::isReadable(rawurldecode($request->getPathInfo())), 404);
         $isDevice = $request->is('api/*');
         $hasBody = ! in_array($request->method(), ['GET', 'HEAD'], true) && $request->getContent() !== '';
-        abort_if($isDevice && $hasBody && ! $request->isJson(), 415, (string) __('problem.only-json'));
-        $isJson = $request->isJson();
-        $body = $isJson ? $request->getContent() : $request->request->all();
+        // Samples come as lines of JSON; what is wrong in one of them is told by its number.
+        $isLines = $request->is('api/v1/sensor/recordings/*/parts/*');
+        abort_if($isDevice && $hasBody && ! $request->isJson() && ! $isLines, 415, (string) __('problem.only-json'));
+        $isJson = $request->isJson() && ! $isLines;
+        $body = match (true) {
+            $isLines => '',
+            $isJson => $request->getContent(),
+            default => $request->request->all(),
+        };
         abort_unless(
             self::isReadable($request->query->all()) && self::isReadable($body)
                 && (! $isJson || $body === '' || self::isReadable($request->json()->all())),

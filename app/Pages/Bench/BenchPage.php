@@ -51,6 +51,7 @@ final class BenchPage
                 'resting-rate' => $facts->restingRate, 'inhale' => $facts->limits->inhale, 'hold' => $facts->limits->hold,
                 'exhale' => $facts->limits->exhale,
             ], fn (?float $value) => $value !== null),
+            'best_pace' => BestPaceOf::patient($patient),
             'goals' => self::goals($patient),
             'version' => $latest === null ? null : [
                 'number' => $latest->number,

@@ -47,7 +47,7 @@ final class SessionSteps
             Step::Brief => self::brief($patient, $session, $now),
             Step::CatchUp => self::catchUp($patient, $session, $now),
             Step::Measure => MeasureDesk::of($patient),
-            Step::Teach => self::teach($patient),
+            Step::Teach => ['choices' => self::choices($patient)],
             Step::Decide => self::decide($patient, $now),
             Step::Prescribe => [],
             Step::HandOver => HandOverOf::session($patient, $session, $now),
@@ -120,8 +120,8 @@ final class SessionSteps
         ];
     }
 
-    /** @return array<string, mixed> what can be tried: the exercises in force, then the catalogue */
-    private static function teach(Patient $patient): array
+    /** @return list<array<string, mixed>> what can be tried: the exercises in force, then the catalogue */
+    public static function choices(Patient $patient): array
     {
         $own = array_map(fn (ProgrammeItem $row) => self::choice($row->item(), $row->fields, $row->lineage), self::rows($patient));
         $catalogue = array_map(fn (Technique $technique) => [
@@ -132,7 +132,7 @@ final class SessionSteps
             'hands' => (string) __("hands.{$technique->handsIn($technique->positions[0])[0]->value}"),
         ], array_values(array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn)));
 
-        return ['choices' => [...$own, ...$catalogue]];
+        return [...$own, ...$catalogue];
     }
 
     /**

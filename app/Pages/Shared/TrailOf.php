@@ -18,7 +18,7 @@ final class TrailOf
     /** By the address or its first part. */
     private const WORDS = [
         'course' => 'Course', 'screening' => 'Screening', 'red-flags' => 'What was done about a red flag', 'measure' => 'Measurements',
-        'forms' => 'Questionnaires', 'new-findings' => 'New findings',
+        'signals' => 'Signals', 'forms' => 'Questionnaires', 'new-findings' => 'New findings',
         'sessions' => 'Session', 'bench' => 'Bench', 'versions' => 'Programme version', 'access' => 'Access', 'consent' => 'Consent',
         'devices' => 'Devices', 'pauses' => 'Pauses', 'record' => 'Record', 'details' => 'Details', 'handovers' => 'Who is responsible',
         'caseload' => 'Caseload', 'clinic' => 'Clinic', 'patients' => 'A new patient', 'paper' => 'Practices from paper',
@@ -27,6 +27,7 @@ final class TrailOf
         'measurements' => 'A measured value', 'practices' => 'A practice from paper', 'archive' => 'Archive',
         'join' => 'Joining two records', 'sessions/{careSession}/drop' => 'A session that was dropped',
         'versions/{number}/withdraw' => 'A version that was withdrawn', 'devices/{device}/wrong' => 'The wrong patient’s device',
+        'sensors' => 'Devices of the room',
         'own-exercises' => 'Own exercises', 'voice' => 'Voice', 'account' => 'Account',
         'versions/{number}/sheet.pdf' => 'Sheet', 'versions/{number}/programme.json' => 'Programme as a file',
         'clinic/founded' => 'Founding of the clinic',

@@ -35,6 +35,19 @@ final readonly class Taken
         };
     }
 
+    /**
+     * As a device measured it.
+     *
+     * @param  string  $recording  which recording it was read from
+     * @param  array<string, mixed>  $details
+     *
+     * @throws InvalidValue when it is impossible
+     */
+    public static function measured(Measure $measure, float $value, string $method, string $recording, array $details = []): self
+    {
+        return new self($measure->check($value), [...$details, 'recording' => $recording], $method);
+    }
+
     /** @throws InvalidValue */
     private static function fall(Measure $measure, Fields $fields): self
     {

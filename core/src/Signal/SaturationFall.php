@@ -33,14 +33,18 @@ final readonly class SaturationFall
      * @param  float  $before  %, the middle of the half minute before
      * @param  float  $lowest  %
      * @param  int  $belowS  s below the patient's own range, or at or below 91 without one
-     * @param  bool  $fell  by 4 points or more for 5 s or longer
-     * @param  bool  $isStillLow  one minute after the hold
+     * @param  int  $fellS  s in a row for which it was 4 points or more below what it was before
+     * @param  bool  $fell  for 5 s or longer
+     * @param  float|null  $later  %, in the middle, one minute after the hold; null when nothing was measured then
+     * @param  bool  $isStillLow  whether that is low
      */
     private function __construct(
         public float $before,
         public float $lowest,
         public int $belowS,
+        public int $fellS,
         public bool $fell,
+        public ?float $later,
         public bool $isStillLow,
     ) {
     }
@@ -69,12 +73,14 @@ final readonly class SaturationFall
         }
         $usual = Median::of($before);
         $isLow = fn (float $value) => $ownLow === null ? $value <= self::LOW : $value < $ownLow;
+        $fellS = self::longest($during, fn (float $value) => $value <= $usual - self::FALL);
         $later = $between($to + self::MINUTE_S, $to + self::MINUTE_S + self::STILL_S);
 
+        $rest = $later === [] ? null : Median::of($later);
+
         return new self(
-            $usual, min($during), count(array_filter($during, $isLow)),
-            self::longest($during, fn (float $value) => $value <= $usual - self::FALL) >= self::FALL_S,
-            $later !== [] && $isLow(Median::of($later)),
+            $usual, min($during), count(array_filter($during, $isLow)), $fellS, $fellS >= self::FALL_S,
+            $rest, $rest !== null && $isLow($rest),
         );
     }
 

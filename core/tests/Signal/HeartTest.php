@@ -88,7 +88,7 @@ final class HeartTest extends TestCase
         ];
         $of = fn (array $all, ?float $own = null) => SaturationFall::of($all, 60.0, 80.0, $own);
         $four = $of($values(array_fill(10, 4, 93)));
-        self::assertSame([97.0, 93.0, 0, false, false], [$four->before, $four->lowest, $four->belowS, $four->fell, $four->isStillLow]);
+        self::assertSame([97.0, 93.0, 0, 4, false, false], [$four->before, $four->lowest, $four->belowS, $four->fellS, $four->fell, $four->isStillLow]);
         self::assertTrue($of($values(array_fill(10, 5, 93)))->fell);
         self::assertFalse($of($values(array_fill(10, 20, 94)))->fell);
         // It is seen late at a finger: until half a minute after the hold, and no longer.

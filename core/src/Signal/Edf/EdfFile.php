@@ -65,18 +65,21 @@ final readonly class EdfFile
     /**
      * What a channel measured, with the moment of each value.
      *
+     * @param  positive-int  $together  so many values, as far as they stand in one record, go into one, their mean
      * @return list<array{float, float}> s from the start of the file, in the unit
      */
-    public function samples(EdfChannel $channel): array
+    public function samples(EdfChannel $channel, int $together = 1): array
     {
         $values = $channel->physical();
         $step = (float) $this->recordSeconds / $channel->perRecord;
         $samples = [];
         for ($record = 0, $n = 0, $count = $this->records(); $record < $count; $record++) {
             $start = $this->startOf($record);
-            for ($in = 0; $in < $channel->perRecord; $in++, $n++) {
-                $samples[] = [$start + $in * $step, $values[$n]];
+            for ($in = 0; $in < $channel->perRecord; $in += $together) {
+                $some = array_slice($values, $n + $in, min($together, $channel->perRecord - $in));
+                $samples[] = [$start + ($in + (count($some) - 1) / 2) * $step, array_sum($some) / count($some)];
             }
+            $n += $channel->perRecord;
         }
 
         return $samples;

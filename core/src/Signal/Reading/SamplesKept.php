@@ -13,6 +13,12 @@ final class SamplesKept
     /** Hours in which the rest of a recording may still come in. */
     public const LATE_HOURS = 48;
 
+    /** Minutes that a recording in the room may last; what nobody ended ends then. */
+    public const LONGEST_MINUTES = 30;
+
+    /** Batches of one device for one recording: half a second each. */
+    public const MOST_PARTS = 4000;
+
     /** Recordings of one patient within a day: nobody practises more often. */
     public const MOST_A_DAY = 60;
 }

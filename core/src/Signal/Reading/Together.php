@@ -56,7 +56,7 @@ final class Together
         return self::cut($trace, $from, $count);
     }
 
-    private static function cut(Trace $trace, float $from, int $count): Trace
+    public static function cut(Trace $trace, float $from, int $count): Trace
     {
         $first = max(0, (int) round(($from - $trace->startsAt) * Trace::RATE));
         $values = array_slice($trace->values, $first, $count);
