@@ -58,7 +58,9 @@ final class RecordingWords
     private static function belts(Recording $recording, array $details): ?string
     {
         if (! isset($details['angle'])) {
-            return null;
+            $hasBoth = count(array_intersect(['belly', 'chest'], $details['channels'] ?? [])) === 2;
+
+            return $hasBoth ? 'Too few breaths can be seen on both belts to compare them.' : null;
         }
         $share = isset($recording->marks['calibration'], $details['belly_share'])
             ? round(100 * $details['belly_share']).' % of the movement at the belly; ' : '';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 // What bin/stand-in makes up.
 require __DIR__.'/../../core/vendor/autoload.php';
+require __DIR__.'/sender.php';
 
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\MadeUp\MadeUpBreathing;
@@ -11,8 +12,11 @@ use IvoryPace\Signal\MadeUp\MadeUpHeart;
 
 const OPTIONS = [
     'breath', 'breaths', 'out', 'truth', 'seed', 'noise', 'drift', 'irregular', 'cough', 'speech', 'moved', 'held', 'sigh', 'slip', 'apart',
-    'pulse', 'swing', 'fall', 'script',
+    'pulse', 'swing', 'fall', 'script', 'to', 'code', 'keep', 'recordings',
 ];
+
+/** A recording in the room lasts no longer, s. */
+const LONGEST_S = 1800;
 
 function refuse(string $why): never
 {
@@ -48,12 +52,14 @@ if (! in_array($device, ['phone', 'belt', 'belts', 'oximeter'], true)) {
 $given = options(array_slice($argv, 2));
 $number = fn (string $name, float $otherwise) => isset($given[$name]) ? numbers($given[$name], ' ')[0] : $otherwise;
 $phases = numbers($given['breath'] ?? '4:0:6:0', ':');
-count($phases) === 4 || refuse('a breath is like 4:0:5:1, in seconds');
+count($phases) === 4 && array_sum($phases) > 0 || refuse('a breath is like 4:0:5:1, in seconds');
+$breaths = isset($given['to']) ? ceil(LONGEST_S / array_sum($phases)) : 12;
 $held = isset($given['held']) ? numbers($given['held'], ':') : null;
 try {
     $made = new MadeUpBreathing(
-        $phases, (int) $number('breaths', 12), seed: (int) $number('seed', 1), noiseDb: $number('noise', INF), drift: $number('drift', 0),
-        irregular: $number('irregular', 0), coughs: isset($given['cough']) ? numbers($given['cough'], ',') : [],
+        $phases, (int) $number('breaths', $breaths), seed: (int) $number('seed', 1),
+        noiseDb: $number('noise', INF), drift: $number('drift', 0), irregular: $number('irregular', 0),
+        coughs: isset($given['cough']) ? numbers($given['cough'], ',') : [],
         speech: array_map(
             fn (string $each) => numbers($each, '-') + [1 => 0.0], isset($given['speech']) ? explode(',', $given['speech']) : [],
         ),
@@ -82,6 +88,12 @@ $lines = match ($device) {
     ],
 };
 usort($lines, fn (array $one, array $other) => $one['t'] <=> $other['t']);
+if (isset($given['to'])) {
+    $sender = new Sender(rtrim($given['to'], '/'), $given['keep'] ?? sys_get_temp_dir()."/ivory-pace-stand-in-$device", $lines);
+    isset($given['code']) && $sender->pair($given['code']);
+    $sender->run((int) $number('recordings', 0));
+    exit(0);
+}
 $text = implode('', array_map(fn (array $each) => json_encode($each, JSON_THROW_ON_ERROR)."\n", $lines));
 if (isset($given['truth'])) {
     $truth = json_encode(['breaths' => $made->truth, 'apart' => $number('apart', 0)], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT);

@@ -7,7 +7,7 @@ import { followTheSystem } from './shared/nightPaper';
 import { signIn } from './lib/signIn.svelte';
 import { belongsTo } from './lib/tab';
 
-const pages = import.meta.glob<ResolvedComponent>('./pages/*.svelte');
+const pages = import.meta.glob<ResolvedComponent>(['./pages/*.svelte', './pages/door/*.svelte']);
 
 takeSecretOutOfTheAddress();
 followTheFocus();
@@ -22,7 +22,7 @@ void createInertiaApp({
         const key = (props?.props as { who?: { key: string } | null } | undefined)?.who?.key ?? null;
         belongsTo(key);
         if (key !== null) signIn.opened(key);
-        const page = pages[`./pages/${name}.svelte`];
+        const page = pages[`./pages/${name}.svelte`] ?? pages[`./pages/door/${name}.svelte`];
         if (!page) throw new Error(`There is no page ${name}.`);
         return page();
     },

@@ -66,12 +66,10 @@ final class ReadRecording
         $heart = HeartRead::of($values, $played);
         $fall = self::fall($recording, $values['spo2'] ?? []);
         $said = self::breath($reading);
-        $more = array_filter([
-            'channels' => array_keys($values), 'heart' => $heart->isEmpty() ? null : $heart->details(), 'fall' => $fall,
-        ]);
+        $more = array_filter(['channels' => array_keys($values), 'heart' => $heart->isEmpty() ? null : $heart->details(), 'fall' => $fall]);
 
         return [
-            ...$said, 'details' => $said['details'] === null && $more === [] ? null : [...($said['details'] ?? []), ...$more],
+            ...$said, 'details' => [...($said['details'] ?? []), ...$more],
             'problem' => $heart->isEmpty() && $fall === null ? $problem : null,
         ];
     }

@@ -16,14 +16,19 @@ final class BestPaceOf
     /** @return array{pace: float, on: string, as_good: list<float>}|null breaths a minute */
     public static function patient(Patient $patient): ?array
     {
-        $latest = Recording::query()->where('patient_id', $patient->id)->where('kind', RecordingKind::Pace)->whereNull('set_aside_at')
-            ->orderByDesc('started_at')->limit(self::LATEST)->get()
-            ->first(fn (Recording $recording) => isset($recording->details['heart']['best']));
+        $compared = Recording::query()->where('patient_id', $patient->id)->where('kind', RecordingKind::Pace)->whereNull('set_aside_at')
+            ->orderByDesc('started_at')->limit(self::LATEST)->get();
+        foreach ($compared as $recording) {
+            $heart = $recording->details['heart'] ?? [];
+            if (isset($heart['best'])) {
+                return [
+                    'pace' => (float) $heart['best'],
+                    'on' => $recording->started_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
+                    'as_good' => array_values(array_map(floatval(...), $heart['as_good'] ?? [])),
+                ];
+            }
+        }
 
-        return $latest === null ? null : [
-            'pace' => (float) $latest->details['heart']['best'],
-            'on' => $latest->started_at->setTimezone($patient->clinic->time_zone)->format('j M Y'),
-            'as_good' => array_map(floatval(...), $latest->details['heart']['as_good'] ?? []),
-        ];
+        return null;
     }
 }

@@ -11,8 +11,8 @@ use App\Models\Patient;
 use App\Models\Recording;
 use App\Models\RecordingKind;
 use App\Models\Sensor;
-use App\Pages\Session\SessionSteps;
 use App\Pages\Shared\PatientHead;
+use App\Pages\Shared\ToTry;
 use App\Signals\Keepable;
 use App\Signals\Live;
 use App\Signals\TracesAgreed;
@@ -39,7 +39,7 @@ final class SignalsPage
             'agreed' => TracesAgreed::by($patient),
             'agreement' => TracesAgreed::text($patient),
             'paces' => self::paces($patient, $now),
-            'choices' => SessionSteps::choices($patient),
+            'choices' => ToTry::of($patient),
             ...self::recordings($patient, $now),
         ];
     }

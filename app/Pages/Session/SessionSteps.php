@@ -10,18 +10,15 @@ use App\Facts\OnFile;
 use App\Facts\PracticeOnFile;
 use App\Facts\ProposalOf;
 use App\Facts\ReachOf;
-use App\Language\Told;
 use App\Models\CareSession;
 use App\Models\Patient;
 use App\Models\Pause;
 use App\Models\ProgrammeItem;
 use App\Pages\Measure\MeasureDesk;
+use App\Pages\Shared\ToTry;
 use Carbon\CarbonImmutable;
 use DateTimeZone;
-use IvoryPace\Exercise\Catalogue;
 use IvoryPace\Exercise\Ladder\Reach;
-use IvoryPace\Exercise\Technique;
-use IvoryPace\Exercise\Told\RightWords;
 use IvoryPace\Programme\Goal;
 use IvoryPace\Programme\Item;
 use IvoryPace\Progress\GoalMeasure;
@@ -47,7 +44,7 @@ final class SessionSteps
             Step::Brief => self::brief($patient, $session, $now),
             Step::CatchUp => self::catchUp($patient, $session, $now),
             Step::Measure => MeasureDesk::of($patient),
-            Step::Teach => ['choices' => self::choices($patient)],
+            Step::Teach => ['choices' => ToTry::of($patient)],
             Step::Decide => self::decide($patient, $now),
             Step::Prescribe => [],
             Step::HandOver => HandOverOf::session($patient, $session, $now),
@@ -117,40 +114,6 @@ final class SessionSteps
                 'today' => $patient->latestScreening->completed_at >= $session->begun_at->setTimezone($patient->clinic->time_zone)
                     ->startOfDay(),
             ],
-        ];
-    }
-
-    /** @return list<array<string, mixed>> what can be tried: the exercises in force, then the catalogue */
-    public static function choices(Patient $patient): array
-    {
-        $own = array_map(fn (ProgrammeItem $row) => self::choice($row->item(), $row->fields, $row->lineage), self::rows($patient));
-        $catalogue = array_map(fn (Technique $technique) => [
-            'name' => $technique->name, 'lineage' => null, 'fields' => ['technique' => $technique->key], 'ratio' => $technique->ratio,
-            'count_length' => $technique->ratio === null ? null : $technique->count,
-            'right' => array_map(fn (string $key) => (string) __($key), $technique->teaching->right),
-            'mistakes' => array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
-            'hands' => (string) __("hands.{$technique->handsIn($technique->positions[0])[0]->value}"),
-        ], array_values(array_filter(Catalogue::all(), fn (Technique $technique) => ! $technique->isOwn)));
-
-        return [...$own, ...$catalogue];
-    }
-
-    /**
-     * @param  array<string, mixed>  $fields
-     * @return array<string, mixed>
-     */
-    private static function choice(Item $item, array $fields, string $lineage): array
-    {
-        $technique = $item->prescription->technique;
-        $right = $item->routine !== null ? [] : array_map(Told::say(...), RightWords::right($item->prescription, $item->school));
-
-        return [
-            'name' => $item->name(), 'lineage' => $lineage, 'fields' => $fields,
-            'ratio' => $item->routine === null ? ($fields['ratio'] ?? null) : null,
-            'count_length' => $item->routine === null && isset($fields['ratio']) ? $item->prescription->countLength->seconds : null,
-            'right' => $right,
-            'mistakes' => $item->routine !== null ? [] : array_map(fn (string $key) => (string) __($key), $technique->teaching->mistakes),
-            'hands' => $item->routine !== null ? '' : (string) __("hands.{$item->prescription->hands->value}"),
         ];
     }
 

@@ -55,7 +55,7 @@ final readonly class DeviceStream
             $said = self::line($line, $number + 1);
             $time = self::number($said['t'] ?? null, 0, self::LATEST, 't', $number + 1);
             if ($time < $last) {
-                self::refuse('line '.($number + 1).": time runs backwards, from $last to $time s");
+                self::refuse('line '.($number + 1).': time runs backwards, from '.round($last, 3).' to '.round($time, 3).' s');
             }
             $last = $time;
             foreach (self::of($said, $number + 1) as $channel => $value) {

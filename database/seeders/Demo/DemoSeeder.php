@@ -29,6 +29,7 @@ final class DemoSeeder extends Seeder
         OwnWorkOfTheQuay::seed($nora);
         PeopleOfTheQuay::seed($nora);
         FeltAtTheQuay::seed();
+        MeasuredAtTheQuay::seed();
 
         $millrace = $this->clinic('Millrace Physio Rooms', 'Europe/Dublin');
         $this->practitioner($millrace, 'Gwen Sallow', 'physiotherapist', 'gwen@millrace.example', Role::Lead);

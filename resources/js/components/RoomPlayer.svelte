@@ -15,10 +15,12 @@
         play: RoomPlay;
         context: AudioContext;
         endsWhenEnough?: boolean;
+        /** What is led at this moment. */
+        onmoment?: (moment: Moment | null) => void;
         onleave: (end: { enoughStep: number | null; isOver: boolean }) => void;
     }
 
-    let { play, context, endsWhenEnough = false, onleave }: Props = $props();
+    let { play, context, endsWhenEnough = false, onmoment, onleave }: Props = $props();
 
     const leave = (): void => onleave({ enoughStep: engine.enoughStep, isOver });
 
@@ -63,6 +65,7 @@
         stopButton?.querySelector('button')?.focus();
         let frame = requestAnimationFrame(function draw() {
             moment = engine.now();
+            if (!isPaused && !isOver) onmoment?.(moment);
             frame = requestAnimationFrame(draw);
         });
         return () => {

@@ -35,7 +35,8 @@
         reasons: Reasons;
     }
 
-    let { patient, choices, version, draft, answer, measured, goals, session, decided }: BenchProps = $props();
+    let { patient, choices, version, draft, answer, measured, best_pace, goals, session, decided }: BenchProps =
+        $props();
 
     const bench = untrack(() => new Bench(patient.id, answer, draft.maintenance && version === null));
     let rest = $state<Rest>(
@@ -325,6 +326,7 @@
                     {choices}
                     {technique}
                     {measured}
+                    bestPace={best_pace}
                     {goals}
                     {inForce}
                     {errors}

@@ -79,6 +79,14 @@ export interface Decided {
     reason: string;
 }
 
+export interface BestPace {
+    /** breaths a minute */
+    pace: number;
+    on: string;
+    /** Others that are not clearly different. */
+    as_good: number[];
+}
+
 export interface BenchProps {
     patient: PatientHead;
     choices: BenchChoices;
@@ -95,6 +103,8 @@ export interface BenchProps {
     };
     answer: BenchAnswer;
     measured: Record<string, number>;
+    /** At which the heart swung most with the breath, when paces were last compared. */
+    best_pace: BestPace | null;
     /** The session it is opened in. */
     session: SessionHeadView | null;
     /** What was decided in it, as the draft does it. */

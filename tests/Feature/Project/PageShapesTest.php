@@ -98,7 +98,7 @@ final class PageShapesTest extends TestCase
 
     private function openPagesOf(Patient $patient, Practitioner $practitioner): void
     {
-        foreach (['', '/screening', '/measure', '/record', '/bench', '/access', '/join', '/letters'] as $page) {
+        foreach (['', '/screening', '/measure', '/signals', '/record', '/bench', '/access', '/join', '/letters'] as $page) {
             $this->open("/patients/{$patient->id}$page");
         }
         $versions = ProgrammeVersion::query()->whereIn('programme_id', $patient->programmes()->select('id'))->with('programme')->get();

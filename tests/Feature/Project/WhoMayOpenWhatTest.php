@@ -29,7 +29,7 @@ final class WhoMayOpenWhatTest extends TestCase
     private const OPEN_TO_ALL = [
         'GET sign-in', 'POST sign-in', 'GET enter', 'GET worker.js', 'GET calendar/{token}.ics', 'GET messages/{token}', 'POST messages/{token}', 'GET my/{any?}', 'GET up',
         'POST api/v1/access', 'GET api/v1/me', 'GET sign-in/code', 'POST sign-in/code', 'GET join', 'POST join', 'POST join/look', 'GET found', 'POST found',
-        'POST found/look', 'GET forgotten',
+        'POST found/look', 'GET forgotten', 'POST api/v1/sensor/pair',
         'POST forgotten', 'GET new-password', 'POST new-password',
     ];
 
@@ -80,6 +80,20 @@ final class WhoMayOpenWhatTest extends TestCase
     {
         foreach ($this->patientRoutes() as [$method, $path]) {
             $this->actingAs($this->practitioner, 'practitioner')->withHeader('X-Ivory-Pace', '1')->json($method, $path)->assertUnauthorized();
+            $this->app?->make('auth')->forgetGuards();
+        }
+    }
+
+    public function test_a_sensors_side_is_for_sensors_only(): void
+    {
+        [, $credential] = $this->device();
+        $routes = $this->routes(fn (string $uri) => str_starts_with($uri, 'api/v1/sensor'));
+        self::assertCount(3, $routes);
+        foreach ($routes as [$method, $path]) {
+            $this->call($method, $path)->assertUnauthorized()->assertHeader('Content-Type', 'application/json');
+            $this->withToken($credential)->json($method, $path)->assertUnauthorized();
+            $this->fromDevice($credential)->json($method, $path)->assertUnauthorized();
+            $this->actingAs($this->practitioner, 'practitioner')->json($method, $path)->assertUnauthorized();
             $this->app?->make('auth')->forgetGuards();
         }
     }
@@ -149,7 +163,7 @@ final class WhoMayOpenWhatTest extends TestCase
     /** @return list<array{string, string}> */
     private function patientRoutes(): array
     {
-        return $this->routes(fn (string $uri) => str_starts_with($uri, 'api/'));
+        return $this->routes(fn (string $uri) => str_starts_with($uri, 'api/') && ! str_starts_with($uri, 'api/v1/sensor'));
     }
 
     /**
@@ -170,7 +184,7 @@ final class WhoMayOpenWhatTest extends TestCase
             $routes[] = [$method, '/'.strtr($route->uri(), [
                 'account/sessions/{key}' => 'account/sessions/0123456789abcdef', '{invitation}' => '1',
                 '{patient}' => $this->patient->id, '{number}' => '1', '{device}' => (string) $device->id, '{id}' => (string) $device->id, '{kept}' => (string) $this->keptAside($device)->id, '{flag}' => (string) $flag->id, '{pause}' => '1', '{appointment}' => '1', '{absence}' => '1', '{line}' => 'number.1',
-                '{kind}' => 'progress', '{letter}' => '1', '{measurement}' => '1', '{uuid}' => '0f6e2d7c-1b7a-4c0e-9a53-6d1f0a2b3c4d',
+                '{kind}' => 'progress', '{letter}' => '1', '{sensor}' => '1', '{type}' => 'edf', '{measurement}' => '1', '{uuid}' => '0f6e2d7c-1b7a-4c0e-9a53-6d1f0a2b3c4d',
                 '{careSession}' => app(BeginSession::class)($this->patient, $this->practitioner)->id, '{step?}' => 'measure', '{step}' => 'measure',
                 '{form}' => app(AskForm::class)($this->patient, $this->practitioner, 'gad-7', 'device')->id, '{practitioner}' => (string) $this->practitioner->id,
                 '{key?}' => 'square', '{key}' => 'end-of-shift', '{ownExercise}' => $this->own(new OwnExercise)->id, '{ownRoutine}' => $this->own(new OwnRoutine)->id, '{ownTemplate}' => $this->own(new OwnTemplate)->id,

@@ -17,6 +17,7 @@ import type {
 } from '../../../resources/js/types/props';
 import type { JoinProps, RecordProps } from '../../../resources/js/types/record';
 import type { LettersProps } from '../../../resources/js/types/letters';
+import type { SignalsProps } from '../../../resources/js/types/signals';
 import type { WeekProps } from '../../../resources/js/types/week';
 import type { StepShown } from '../../../resources/js/types/session';
 import type { Bundle, DiaryData, NeededData, ProgressData, SheetData } from '../../../resources/js/patient/types';
@@ -41,6 +42,7 @@ export type Pages = [
     Is<Sent.SentRoutineEdit, RoutineEditProps>,
     Is<Sent.SentScreening, ScreeningProps>,
     Is<Sent.SentSession, Omit<SessionProps, 'shown'>>,
+    Is<Sent.SentSignals, SignalsProps>,
     Is<Sent.SentVersion, VersionProps>,
     Is<Sent.SentVoice, VoiceProps>,
     Is<Sent.SentWeek, WeekProps>,

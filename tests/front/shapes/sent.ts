@@ -1,13 +1,13 @@
 // What the server sends, as seen by PageShapesTest: written by it, not by hand.
 
 export type SentAccess = {
-    consents: {
-        about: 'practice';
-        by: null;
+    consents: ({
+        about: string;
+        by: null | string;
         kind: 'accepted';
         on: string;
         version: string;
-    }[];
+    })[];
     devices: {
         calendar_since: null;
         id: number;
@@ -279,6 +279,11 @@ export type SentBench = {
         })[];
         minutes: number[];
         school: 'gentle-control';
+    };
+    best_pace: null | {
+        as_good: [];
+        on: string;
+        pace: number;
     };
     choices: {
         anchors: ({
@@ -3104,6 +3109,305 @@ export type SentSessionShownTeach = {
         ratio: null | string;
         right: string[];
     })[];
+};
+
+export type SentSignals = {
+    agreed: null | true;
+    agreement: string;
+    choices: ({
+        count_length: null | number;
+        fields: {
+            anchors?: ({
+                anchor: 'lights-out' | 'lunch' | 'waking';
+                days: number[];
+                from: string;
+                label: string;
+                to: string;
+            })[];
+            as_needed?: boolean;
+            bells_first?: number;
+            bells_last?: number;
+            breaths?: null | number;
+            checks?: [];
+            count_length?: number;
+            counting?: {
+                exhale: 'down';
+                hold: 'up';
+                inhale: 'up';
+                rest: 'up';
+            };
+            cue_word?: false;
+            daily_most?: null | number;
+            effort?: 'gentle';
+            ending?: null;
+            fade?: 'nothing';
+            fastest?: number;
+            gaze?: 'choice';
+            hands?: 'as-you-like' | 'chest-and-belly' | 'elbows-on-knees';
+            kind?: 'exercise';
+            ladder?: null;
+            minutes?: null | number;
+            own_in?: null;
+            own_name?: null;
+            own_out?: null;
+            own_prop?: null;
+            own_right?: null;
+            parameters?: [];
+            position?: 'reclined' | 'seated' | 'seated-forward' | 'side-lying' | 'supine' | 'supine-knees-bent';
+            props?: ('chair-with-back' | 'pillow-under-head' | 'wedge')[];
+            ratio?: null | string;
+            route_in?: 'nose';
+            route_out?: 'nose' | 'pursed-lips';
+            school?: 'gentle-control';
+            short?: null;
+            slowest?: number;
+            start?: 'inhale';
+            technique: string;
+            times_a_day?: null | number;
+            use_when?: null | string;
+            way?: 'led' | null;
+            why?: null | string;
+        };
+        hands: string;
+        lineage: null | string;
+        mistakes: string[];
+        name: string;
+        ratio: null | string;
+        right: string[];
+    })[];
+    desk: {
+        exercises: {
+            lineage: string;
+            name: string;
+        }[];
+        has_device: boolean;
+        low_saturation: number;
+        measures: ({
+            before: null | {
+                at: string;
+                by: string;
+                method: string;
+                on: string;
+                position: 'seated';
+                value: number;
+                words: null | string;
+            };
+            comparable: boolean;
+            first: null | {
+                at: string;
+                by: string;
+                method: string;
+                on: string;
+                position: 'seated';
+                value: number;
+                words: null | string;
+            };
+            how: 'ceiling' | 'fall' | 'hands' | 'rating' | 'rhythm' | 'ribs' | 'taps' | 'tries' | 'typed';
+            key: string;
+            label: string;
+            last: null | {
+                at: string;
+                by: string;
+                method: string;
+                on: string;
+                position: 'reclined' | 'seated';
+                value: number;
+                words: null | string;
+            };
+            measure: 'ceiling' | 'diastolic' | 'exhale' | 'girth' | 'hand-check' | 'hand-check-deep' | 'hold' | 'inhale' | 'peak-flow' | 'peak-flow-best' | 'pulse' | 'resting-rate' | 'rhythm' | 'rib-expansion' | 'rib-flare' | 'saturation' | 'saturation-fall' | 'symptom' | 'systolic';
+            possible: [number, number];
+            symptom: null | number;
+            unit: string;
+        })[];
+        own_low_saturation: null;
+        positions: ({
+            label: string;
+            value: 'childs-pose' | 'cross-legged' | 'facing-wall' | 'folded-forward' | 'hands-and-knees' | 'kneeling' | 'prone' | 'reclined' | 'seated' | 'seated-at-table' | 'seated-forward' | 'side-lying' | 'standing' | 'standing-at-wall' | 'supine' | 'supine-knees-bent' | 'walking';
+        })[];
+        questionnaires: [{
+            answers: {
+                said: string;
+                text: string;
+            }[];
+            change: null | string;
+            first: null | {
+                band: 'mild' | 'moderate' | 'severe';
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            is_asked: true;
+            items: number;
+            key: string;
+            label: string;
+            last: null | {
+                band: 'mild' | 'minimal' | 'moderate';
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            least: 0;
+            most: number;
+            open: null;
+            source: string;
+        }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
+            change: null;
+            first: null;
+            is_asked: true;
+            items: number;
+            key: 'nijmegen';
+            label: string;
+            last: null | {
+                band: string;
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            least: 0;
+            most: number;
+            open: null;
+            source: string;
+        }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
+            change: null | string;
+            first: null | {
+                band: string;
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            is_asked: true;
+            items: number;
+            key: 'mmrc';
+            label: string;
+            last: null | {
+                band: string;
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            least: 0;
+            most: number;
+            open: null;
+            source: string;
+        }, {
+            answers: {
+                said: string;
+                text: string;
+            }[];
+            change: null;
+            first: null;
+            is_asked: true;
+            items: number;
+            key: string;
+            label: string;
+            last: null | {
+                band: null;
+                missing: 0;
+                on: string;
+                score: number;
+                where: string;
+            };
+            least: 0;
+            most: number;
+            open: null;
+            source: string;
+        }];
+        red_flags: {
+            actions: {
+                action: string;
+                by: string;
+                on: string;
+                waits: false;
+            }[];
+            id: number;
+            is_open: boolean;
+            label: string;
+            pauses: true;
+            raised: string;
+        }[];
+        symptoms_asked: null;
+    };
+    open: null;
+    paces: {
+        left_out: {
+            pace: number;
+            why: string;
+        }[];
+        minutes: number;
+        paces: number[];
+        possible: true;
+    };
+    patient: {
+        age: number;
+        archived_on: null;
+        born: null;
+        flags: string[];
+        has_programme: boolean;
+        id: string;
+        minutes_a_day: null | number;
+        name: string;
+        obstacle: null | string;
+        open_session: null;
+        today: string;
+    };
+    recordings: ({
+        about: null;
+        has_samples: boolean;
+        inked: null | number[];
+        keep: ({
+            kept: false;
+            label: string;
+            measure: 'hand-check' | 'pulse' | 'resting-rate' | 'saturation';
+            value: string;
+        })[];
+        kind: 'pace' | 'practice' | 'quiet';
+        label: string;
+        lines: string[];
+        on: string;
+        paces: {
+            breaths: number;
+            from: number;
+            pace: number;
+            swing: number;
+            to: number;
+        }[];
+        position: 'seated' | null;
+        samples: string;
+        uuid: string;
+    })[];
+    sensors: [{
+        here: false;
+        id: number;
+        name: string;
+        seen: string;
+    }, {
+        here: false;
+        id: number;
+        name: string;
+        seen: string;
+    }];
+    today: string;
+    who: {
+        clinic: string;
+        email: string;
+        idle_minutes: number;
+        is_lead: boolean;
+        key: string;
+        name: string;
+    };
 };
 
 export type SentToAsNeeded = {

@@ -3,9 +3,11 @@
     import { inWords } from '../../shared/http';
     import { percent, short } from '../../shared/format';
     import type { DraftFields } from '../../types/pages';
+    import type { BestPace } from '../../types/props';
     import type { Bench } from './bench.svelte';
 
-    let { bench, measured }: { bench: Bench; measured: Record<string, number> } = $props();
+    let { bench, measured, bestPace }: { bench: Bench; measured: Record<string, number>; bestPace: BestPace | null } =
+        $props();
 
     interface Fit {
         text: string;
@@ -91,6 +93,20 @@
         or to <input class="slot small" aria-label="Minutes to fit to" inputmode="decimal" bind:value={to.minutes} />
         min <button type="button" class="linklike" onclick={() => find('minutes')}>fit to the time</button>
     </p>
+    {#if bestPace}{@const best = bestPace}
+        <p>
+            Measured on {best.on}: the heart swings most at {short(best.pace, 1)} a minute{best.as_good.length > 0
+                ? `, ${best.as_good.map((each) => short(each, 1)).join(' and ')} not clearly different`
+                : ''}
+            <button
+                type="button"
+                class="linklike"
+                onclick={() => {
+                    to.rate = String(best.pace);
+                    void find('rate');
+                }}>fit to this pace</button
+            >
+        </p>{/if}
     <p>
         From
         <input class="slot small" aria-label="Breaths a minute now" inputmode="decimal" bind:value={to.from} />

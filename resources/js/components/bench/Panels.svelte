@@ -3,6 +3,7 @@
 </script>
 
 <script lang="ts">
+    import type { BestPace } from '../../types/props';
     import type { BenchChoices, GoalMeasure, TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
     import ComparePanel from './ComparePanel.svelte';
@@ -20,6 +21,7 @@
         /** None for a routine. */
         technique: TechniqueChoice | undefined;
         measured: Record<string, number>;
+        bestPace: BestPace | null;
         goals: GoalMeasure[];
         /** The breath that this exercise has now. */
         inForce: { ratio: string; count_length: number } | null;
@@ -36,6 +38,7 @@
         choices,
         technique,
         measured,
+        bestPace,
         goals,
         inForce,
         errors,
@@ -105,7 +108,7 @@
     <div class="mt-1 mb-1.5">
         {#if panel === 'led' && technique}<Led {bench} {choices} {technique} />
         {:else if panel === 'ladder' && technique}<LadderPanel {bench} />
-        {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} />
+        {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} {bestPace} />
         {:else if panel === 'compare' && technique}<ComparePanel {bench} before={inForce} />
         {:else if panel === 'more'}<ShortAndWhy {bench} {choices} {technique} />
         {:else if panel === 'start'}<StartPanel

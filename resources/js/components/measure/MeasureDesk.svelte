@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { Link } from '@inertiajs/svelte';
     import Wide from '../Wide.svelte';
     import { untrack } from 'svelte';
     import { short } from '../../shared/format';
@@ -10,6 +11,7 @@
     import Fall from './Fall.svelte';
     import { Desk } from './desk.svelte';
     import Hands from './Hands.svelte';
+    import KeepProblem from './KeepProblem.svelte';
     import Questionnaires from './Questionnaires.svelte';
     import Rhythm from './Rhythm.svelte';
     import Ribs from './Ribs.svelte';
@@ -50,30 +52,6 @@
         >
     {:else}<span class="text-muted">–</span>{/if}
 {/snippet}
-{#snippet problem(each: MeasureView)}
-    {@const error = desk.errors[each.key]}
-    {#if error?.text}<p role="alert" class="max-w-[24rem] font-semibold text-clay">
-            {error.text}
-            {#if error.asks}{@const reading = error.asks}<button
-                    type="button"
-                    class="linklike"
-                    onclick={() => desk.keep(each, reading, true)}>Yes, keep it</button
-                >{/if}
-        </p>{/if}
-    {#if error?.explains}{@const reading = error.explains}
-        <span class="block max-w-[24rem]"
-            ><input
-                class="slot !w-full !text-left"
-                aria-label="What explains it: {each.label}"
-                value={desk.of(each.key, 'explanation')}
-                oninput={(event) => desk.put(each.key, 'explanation', event.currentTarget.value)}
-            />
-            <button type="button" class="linklike" onclick={() => desk.keep(each, reading, true)}
-                >keep it with this</button
-            ></span
-        >
-    {/if}
-{/snippet}
 
 <div class="grid grid-cols-1 items-start gap-x-10 gap-y-6 pt-4 min-[70rem]:grid-cols-[33rem_1fr]">
     <div>
@@ -84,6 +62,7 @@
                     >{/each}</select
             >
             <span class="text-[0.875rem] text-muted">stored with every value</span>
+            <Link href="/patients/{patient.id}/signals" class="linklike ml-3">With a belt or an oximeter</Link>
         </p>
         {#if measure && isInstrument(measure)}
             <section class="border border-ink bg-card px-5 py-4" aria-label={measure.label}>
@@ -112,7 +91,7 @@
                 {:else if measure.how === 'ribs'}<Ribs {desk} {measure} onkeep={keep} />
                 {:else if measure.how === 'rhythm'}<Rhythm {desk} {measure} onkeep={keep} />
                 {:else if measure.how === 'fall'}<Fall {desk} {measure} onkeep={keep} />{/if}
-                {@render problem(measure)}
+                <KeepProblem {desk} {measure} />
                 <p class="visually-hidden" role="status">{desk.said}</p>
             </section>
         {/if}
@@ -166,7 +145,7 @@
                                                 >keep<span class="visually-hidden"> {each.label}</span></button
                                             >{/if}</span
                                     >
-                                    {@render problem(each)}
+                                    <KeepProblem {desk} measure={each} />
                                 {/if}
                             </td>
                             <td class="py-1.5 pr-3">{@render value(each.last, each.unit)}</td>

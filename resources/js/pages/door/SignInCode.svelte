@@ -2,8 +2,8 @@
     import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
     import { onMount } from 'svelte';
-    import Door from '../components/Door.svelte';
-    import Field from '../components/Field.svelte';
+    import Door from '../../components/Door.svelte';
+    import Field from '../../components/Field.svelte';
 
     const form = useForm({ code: '' });
     onMount(() => document.getElementById('code')?.focus());

@@ -1,8 +1,8 @@
 <script lang="ts">
     import { Link, useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
-    import Door from '../components/Door.svelte';
-    import Field from '../components/Field.svelte';
+    import Door from '../../components/Door.svelte';
+    import Field from '../../components/Field.svelte';
 
     const form = useForm({ email: '' });
 

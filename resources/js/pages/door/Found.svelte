@@ -2,13 +2,13 @@
     import { useForm } from '@inertiajs/svelte';
     import { Button, Input, Select, Textarea } from 'flowbite-svelte';
     import { onMount, untrack } from 'svelte';
-    import NewPasswordField from '../components/account/NewPasswordField.svelte';
-    import Door from '../components/Door.svelte';
-    import Field from '../components/Field.svelte';
-    import { keeping } from '../lib/keeping';
-    import { openedBy } from '../lib/opened';
-    import { secretOf } from '../lib/secret';
-    import type { FoundProps } from '../types/props';
+    import NewPasswordField from '../../components/account/NewPasswordField.svelte';
+    import Door from '../../components/Door.svelte';
+    import Field from '../../components/Field.svelte';
+    import { keeping } from '../../lib/keeping';
+    import { openedBy } from '../../lib/opened';
+    import { secretOf } from '../../lib/secret';
+    import type { FoundProps } from '../../types/props';
 
     let { time_zones }: FoundProps = $props();
 

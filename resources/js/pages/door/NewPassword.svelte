@@ -2,9 +2,9 @@
     import { Link, useForm } from '@inertiajs/svelte';
     import { Button } from 'flowbite-svelte';
     import { onMount } from 'svelte';
-    import Door from '../components/Door.svelte';
-    import NewPasswordField from '../components/account/NewPasswordField.svelte';
-    import { secretOf } from '../lib/secret';
+    import Door from '../../components/Door.svelte';
+    import NewPasswordField from '../../components/account/NewPasswordField.svelte';
+    import { secretOf } from '../../lib/secret';
 
     const form = useForm({ email: '', token: '', password: '' });
     onMount(() => {

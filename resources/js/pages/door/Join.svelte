@@ -2,11 +2,11 @@
     import { useForm } from '@inertiajs/svelte';
     import { Button, Input } from 'flowbite-svelte';
     import { onMount } from 'svelte';
-    import Door from '../components/Door.svelte';
-    import Field from '../components/Field.svelte';
-    import NewPasswordField from '../components/account/NewPasswordField.svelte';
-    import { openedBy } from '../lib/opened';
-    import { secretOf } from '../lib/secret';
+    import Door from '../../components/Door.svelte';
+    import Field from '../../components/Field.svelte';
+    import NewPasswordField from '../../components/account/NewPasswordField.svelte';
+    import { openedBy } from '../../lib/opened';
+    import { secretOf } from '../../lib/secret';
 
     interface Invited {
         clinic: string;
