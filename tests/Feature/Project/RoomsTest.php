@@ -56,7 +56,7 @@ final class RoomsTest extends TestCase
             'Actions' => 'Facts Guard Language Letters Mail Models Records Signals',
             'Feeds' => 'Facts Language Models',
             'Device' => 'Actions Catalogue Facts Guard Language Models Paper Signals',
-            'Pages/Shared' => 'Facts Models',
+            'Pages/Shared' => 'Facts Language Models',
             'Pages/Access' => 'Device Models',
             'Pages/Caseload' => 'Facts Models',
             'Pages/Bench' => 'Catalogue Facts Language Models Pages/Shared',

@@ -30,12 +30,12 @@ final class SensorsController
             throw ValidationException::withMessages(['name' => 'There are '.Sensor::MOST.' devices. End one that is no longer there.']);
         }
         $code = AccessCode::random();
-        Sensor::query()->create([
+        $sensor = Sensor::query()->create([
             'clinic_id' => $by->clinic_id, 'practitioner_id' => $by->id, 'name' => trim($request->string('name')->toString()),
             'code_hash' => AccessCode::hash($code), 'code_until' => $now->addMinutes(Sensor::CODE_MINUTES), 'created_at' => $now,
         ]);
 
-        return response()->json(['code' => $code, 'minutes' => Sensor::CODE_MINUTES], 201);
+        return response()->json(['id' => $sensor->id, 'code' => $code, 'minutes' => Sensor::CODE_MINUTES], 201);
     }
 
     public function destroy(string $sensor, #[CurrentUser] Practitioner $by): JsonResponse

@@ -15,14 +15,14 @@
     let { sensors, chosen = $bindable(), isLocked, onchange }: Props = $props();
 
     let name = $state('');
-    let made = $state.raw<{ code: string; minutes: number; before: number } | null>(null);
+    let made = $state.raw<{ id: number; code: string; minutes: number } | null>(null);
     let trouble = $state('');
     let ending = $state.raw<SensorLine | null>(null);
     let asks = $state(false);
 
     // The device has handed in its code.
     $effect(() => {
-        if (made && sensors.length > made.before) made = null;
+        if (sensors.some((sensor) => sensor.id === made?.id)) made = null;
     });
     $effect(() => {
         if (!made) return;
@@ -34,8 +34,7 @@
         event.preventDefault();
         trouble = '';
         try {
-            const answer = await sendSignedIn<{ code: string; minutes: number }>('/sensors', 'POST', { name });
-            made = { ...answer, before: sensors.length };
+            made = await sendSignedIn('/sensors', 'POST', { name });
             name = '';
         } catch (problem) {
             trouble = inWords(problem, BACK_LATER);
