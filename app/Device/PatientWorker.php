@@ -6,7 +6,11 @@ namespace App\Device;
 
 use RuntimeException;
 
-/** The patient's service worker, with the list of the files that it keeps. */
+/**
+ * The patient's service worker, with the list of the files that it keeps.
+ *
+ * @phpstan-type Built array{file: string, imports?: list<string>, dynamicImports?: list<string>, css?: list<string>, assets?: list<string>}
+ */
 final class PatientWorker
 {
     private const ENTRY = 'resources/js/patient.ts';
@@ -30,7 +34,7 @@ final class PatientWorker
         return 'self.ivoryPaceFiles = '.json_encode($files, JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR).";\n".$code;
     }
 
-    /** @return array<string, array{file: string, imports?: list<string>, css?: list<string>, assets?: list<string>}> */
+    /** @return array<string, Built> */
     private static function manifest(string $path): array
     {
         $text = is_file($path) ? file_get_contents($path) : false;
@@ -38,23 +42,26 @@ final class PatientWorker
             throw new RuntimeException("There is no $path: the front ends have not been built.");
         }
 
-        /** @var array<string, array{file: string, imports?: list<string>, css?: list<string>, assets?: list<string>}> */
+        /** @var array<string, Built> */
         return json_decode($text, true, flags: JSON_THROW_ON_ERROR);
     }
 
     /**
-     * @param  array<string, array{file: string, imports?: list<string>, css?: list<string>, assets?: list<string>}>  $manifest
+     * @param  array<string, Built>  $manifest
      * @return list<string> script, style and fonts of the patient's pages, each once
      */
     private static function files(array $manifest): array
     {
         $files = [];
-        $open = [self::ENTRY];
+        $open = $seen = [self::ENTRY];
         while (($key = array_pop($open)) !== null) {
             $entry = $manifest[$key];
             $fonts = array_filter($entry['assets'] ?? [], fn (string $asset) => preg_match(self::FONTS, $asset) === 1);
             array_push($files, $entry['file'], ...($entry['css'] ?? []), ...array_values($fonts));
-            array_push($open, ...($entry['imports'] ?? []));
+            // What is opened later has to be there without a network too; two may import each other.
+            $next = [...($entry['imports'] ?? []), ...($entry['dynamicImports'] ?? [])];
+            array_push($open, ...array_diff($next, $seen));
+            array_push($seen, ...$next);
         }
 
         return array_values(array_unique($files));

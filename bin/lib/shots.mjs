@@ -72,12 +72,9 @@ await shot(page, 'caseload');
 
 await open(promised('step-up-with-recovery'));
 await shot(page, 'course');
-if (wanted('proposal')) {
-    await open(promised('step-up'));
-    await page
-        .getByRole('region', { name: 'Proposals' })
-        .evaluate((section) => scrollTo(0, section.getBoundingClientRect().top - 330));
-    await shot(page, 'proposal');
+if (wanted('signals')) {
+    await open(promised('step-up-with-recovery'), '/signals');
+    await shot(page, 'signals');
 }
 if (wanted('clinic')) {
     await page.goto('/clinic');

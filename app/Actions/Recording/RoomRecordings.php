@@ -66,7 +66,8 @@ final class RoomRecordings
             $recording = Recording::query()->create([
                 'patient_id' => $patient->id, 'uuid' => (string) Str::uuid(), 'practitioner_id' => $by->id, 'kind' => $kind,
                 'source' => 'room', 'position' => $position->value, 'about' => $about === '' ? null : $about, 'started_at' => $now,
-                'created_at' => $now,
+                // What is never read goes all the same.
+                'samples_until' => $now->addMinutes(SamplesKept::LONGEST_MINUTES)->addHours(SamplesKept::LATE_HOURS), 'created_at' => $now,
             ]);
             foreach ($sensors as $sensor) {
                 RecordingSensor::query()->create(['recording_id' => $recording->id, 'sensor_id' => $sensor->id, 'outside' => 0]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Recording;
 
+use App\Guard\Nodes\Turn;
 use App\Models\Recording;
 use App\Models\RecordingKind;
 use App\Models\RecordingPart;
@@ -113,6 +114,8 @@ final class StoreSamples
         if ($recording->samples_gone_at !== null) {
             throw new HttpException(410, 'Nothing was taken: the samples of this recording have been removed.');
         }
+
+        Turn::take($recording->patient_id);
 
         return $of->setRelation('recording', $recording);
     }

@@ -1,8 +1,5 @@
 <script lang="ts">
-    import Diary from './Diary.svelte';
-    import Progress from './Progress.svelte';
-    import Settings from './settings/Settings.svelte';
-    import Sheet from './Sheet.svelte';
+    import Later from './Later.svelte';
     import Tabs, { type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
     import type { Bundle, TodayData, TodayItem, TodaySlot } from './types';
@@ -21,12 +18,18 @@
         onsignedout: () => void;
     }
 
+    // Today is what nearly everybody opens; on an old phone the others must not slow it down.
+    const diary = () => import('./Diary.svelte');
+    const progress = () => import('./Progress.svelte');
+    const sheet = () => import('./Sheet.svelte');
+    const settings = () => import('./settings/Settings.svelte');
+
     let { view, today, isOffline, offset, onrecover, ongo, onbegin, onform, onlock, onsignedout }: Props = $props();
 </script>
 
 <Tabs here={view as Tab} {ongo} />
-{#if view === 'diary'}<Diary day={today.isOld ? null : today.day.date} />
-{:else if view === 'progress'}<Progress />
-{:else if view === 'sheet'}<Sheet {isOffline} />
-{:else if view === 'settings'}<Settings example={today.items[0] ?? null} {onsignedout} />
+{#if view === 'diary'}<Later load={diary} props={{ day: today.isOld ? null : today.day.date }} />
+{:else if view === 'progress'}<Later load={progress} props={{}} />
+{:else if view === 'sheet'}<Later load={sheet} props={{ isOffline }} />
+{:else if view === 'settings'}<Later load={settings} props={{ example: today.items[0] ?? null, onsignedout }} />
 {:else}<Today {today} {isOffline} {offset} {onbegin} {onform} oncheck={() => ongo('check')} {onlock} {onrecover} />{/if}
