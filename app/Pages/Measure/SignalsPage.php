@@ -119,7 +119,7 @@ final class SignalsPage
     /** @return array{possible: bool, paces: list<float>, left_out: list<array{pace: float, why: string}>, minutes: int} */
     private static function paces(Patient $patient, CarbonImmutable $now): array
     {
-        $comparison = PaceComparison::for(PatientFactsOf::patient($patient, $now));
+        $comparison = self::comparison($patient, $now);
 
         return [
             'possible' => $comparison->isPossible(), 'paces' => $comparison->paces,
@@ -128,6 +128,14 @@ final class SignalsPage
             ),
             'minutes' => (int) ceil(count($comparison->paces) * BestPace::EACH_S / 60),
         ];
+    }
+
+    /** Which paces this patient may be led through. */
+    public static function comparison(Patient $patient, CarbonImmutable $now): PaceComparison
+    {
+        $patient->loadMissing('latestScreening.answers', 'activeProgramme.versions.items');
+
+        return PaceComparison::for(PatientFactsOf::patient($patient, $now));
     }
 
     private static function why(Finding $finding): string

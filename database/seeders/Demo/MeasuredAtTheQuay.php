@@ -11,8 +11,8 @@ use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Recording;
 use App\Models\Sensor;
+use App\Pages\Measure\SignalsPage;
 use Carbon\CarbonImmutable;
-use IvoryPace\Signal\BestPace;
 use IvoryPace\Signal\MadeUp\MadeUpBreathing;
 use IvoryPace\Signal\MadeUp\MadeUpHeart;
 
@@ -22,7 +22,7 @@ final class MeasuredAtTheQuay
     /** s; the first breath of the quiet minute is the full one to compare the belts by. */
     private const CALIBRATION = 3.0;
 
-    /** By pace, by how many beats a minute the made-up heart swings. */
+    /** By how many beats a minute the made-up heart swings at each pace, in order. */
     private const SWINGS = [7, 10, 16, 14, 9];
 
     private const LINES = 1500;
@@ -40,7 +40,9 @@ final class MeasuredAtTheQuay
             $patient, 'quiet', $yesterday, $quiet->end(), ['calibration' => (string) self::CALIBRATION],
             [[$belts, self::breaths($quiet)], [$clip, self::heart(new MadeUpHeart($quiet, rate: 71, swing: 6), 0.0)]],
         );
-        [$beats, $played, $end] = self::paces();
+        // Only those that may be led for this patient.
+        $paces = SignalsPage::comparison(Patient::query()->findOrFail($patient->id), $yesterday)->paces;
+        [$beats, $played, $end] = self::paces($paces);
         self::recorded($patient, 'pace', $yesterday->addMinutes(6), $end, ['played' => $played], [[$clip, $beats]]);
     }
 
@@ -99,12 +101,15 @@ final class MeasuredAtTheQuay
         return $lines;
     }
 
-    /** @return array{list<array<string, mixed>>, list<array{int, int, int, int}>, float} lines, what was led, and s altogether */
-    private static function paces(): array
+    /**
+     * @param  list<float>  $paces
+     * @return array{list<array<string, mixed>>, list<array{int, int, int, int}>, float} lines, what was led, and s altogether
+     */
+    private static function paces(array $paces): array
     {
         $lines = $played = [];
         $from = 0.0;
-        foreach (BestPace::PACES as $n => $pace) {
+        foreach ($paces as $n => $pace) {
             $length = 60 / $pace;
             $made = new MadeUpBreathing([0.4 * $length, 0.0, 0.6 * $length, 0.0], (int) round(3 * $pace), seed: $n + 2);
             $heart = new MadeUpHeart($made, rate: 70, swing: self::SWINGS[$n], seed: $n + 2);

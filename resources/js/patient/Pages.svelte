@@ -1,5 +1,5 @@
 <script lang="ts">
-    import Later from './Later.svelte';
+    import Later from './keeping/Later.svelte';
     import Tabs, { type Tab } from './Tabs.svelte';
     import Today from './Today.svelte';
     import type { Bundle, TodayData, TodayItem, TodaySlot } from './types';

@@ -148,6 +148,7 @@ final class RoomTest extends TestCase
     {
         $url = "/patients/{$this->patient->id}/signals";
         self::assertSame([6.5, 6.0, 5.5, 5.0, 4.5], array_map(floatval(...), $this->props($this->actingAs($this->practitioner, 'practitioner')->get($url))['paces']['paces']));
+        $this->issue();
         $this->getJson("$url/paces")->assertOk()->assertJsonPath('name', 'Comparison of paces');
         $this->screen(['flag.asthma']);
         $paces = $this->props($this->get($url))['paces'];

@@ -10,7 +10,6 @@ use App\Actions\Recording\RoomRecordings;
 use App\Actions\Recording\SayOfTraces;
 use App\Catalogue\Figures;
 use App\Catalogue\RoomPlay;
-use App\Facts\PatientFactsOf;
 use App\Models\Patient;
 use App\Models\Practitioner;
 use App\Models\Recording;
@@ -117,7 +116,7 @@ final class SignalsController
     /** Paces one after the other, as far as nothing warns of one for this patient. */
     public function paces(Patient $patient): JsonResponse
     {
-        $comparison = PaceComparison::for(PatientFactsOf::patient($patient, CarbonImmutable::now()));
+        $comparison = SignalsPage::comparison($patient, CarbonImmutable::now());
         if (! $comparison->isPossible()) {
             throw ValidationException::withMessages(['kind' => 'Fewer than two paces may be led for this patient.']);
         }

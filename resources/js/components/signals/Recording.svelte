@@ -27,6 +27,9 @@
     const QUIET_S = 60;
     /** How long after a hold it is a value at rest, and how long that is looked at. */
     const LATER_S = 71;
+    /** What could not be ended by itself is tried again so many seconds later. */
+    const AGAIN_S = 3;
+    let tried = -AGAIN_S;
 
     const kept = untrack(() => keeping(`signals:${open.uuid}`));
     interface Kept {
@@ -56,7 +59,7 @@
         const timer = setInterval(() => {
             at = live.at();
             const ends = quietEnd ?? holdEnd;
-            if (ends !== null && at >= ends) void end();
+            if (ends !== null && at >= ends && at - tried > AGAIN_S) void end();
         }, 100);
         return () => {
             clearInterval(timer);
@@ -82,6 +85,7 @@
 
     async function end(): Promise<void> {
         if (signals.isBusy) return;
+        tried = live.at();
         played.broken(live.at() * 1000);
         if (await signals.end(open.uuid, { played: played.breaths, ...$state.snapshot(marks) })) kept.forget();
     }
