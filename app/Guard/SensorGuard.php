@@ -17,6 +17,9 @@ final class SensorGuard
     /** Requests of one device in a minute: two batches and a question each second, and what waited. */
     private const A_MINUTE = 600;
 
+    /** The same of one address: a room full of devices. */
+    private const OF_ADDRESS = 6000;
+
     /** Pairings that one address may try in a minute. */
     private const PAIRINGS = 10;
 
@@ -67,11 +70,14 @@ final class SensorGuard
         });
     }
 
-    public static function limits(Request $request): Limit
+    /** @return list<Limit> whoever pairs is counted by address, whatever token comes along; so is who makes up tokens */
+    public static function limits(Request $request): array
     {
+        $address = 'sensor:'.Tries::addressOf($request->ip());
         $token = $request->bearerToken();
 
-        return $token === null ? Limit::perMinute(self::PAIRINGS)->by('sensor:'.Tries::addressOf($request->ip()))
-            : Limit::perMinute(self::A_MINUTE)->by('sensor:'.self::hash($token));
+        return $token === null || $request->is('*/pair') ? [Limit::perMinute(self::PAIRINGS)->by("$address:pair")] : [
+            Limit::perMinute(self::A_MINUTE)->by('sensor:'.self::hash($token)), Limit::perMinute(self::OF_ADDRESS)->by($address),
+        ];
     }
 }

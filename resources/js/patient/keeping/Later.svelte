@@ -7,5 +7,5 @@
 </script>
 
 {#await load() then { default: Page }}<Page {...props} />{:catch}<p role="alert" class="mt-6">
-        {t('trouble.network')}
+        {t('patient.trouble.network')}
     </p>{/await}
