@@ -7,15 +7,14 @@
     const STEP_MS = 40;
     const still = { from: 0, to: 0, since: 0 };
     let moving = still;
-    let led = 0;
     const begin = (from, to, late = 0) => {
         moving = { from, to, since: performance.now() - late };
     };
     window.addEventListener('ivory-pace:inhale', () => begin(first, second));
     window.addEventListener('ivory-pace:breath', (event) => {
-        // Sound may run slower than the clock of a page: each breath begins with the one that is led.
-        begin(first + led * length, first + (led + 1) * length, event.detail);
-        led++;
+        // Sound may run slower than the clock of a page, or stall: each breath begins with the one that is led.
+        const { breath, late } = event.detail;
+        begin(first + breath * length, first + (breath + 1) * length, late);
     });
     setInterval(() => {
         const at = Math.min(moving.from + (performance.now() - moving.since) / 1000, moving.to);

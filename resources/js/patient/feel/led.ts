@@ -15,8 +15,9 @@ export class Led {
         if (!this.feel || this.engine.isPaused) return;
         const at = this.feel.at();
         if (!this.played.note(this.engine.now(), at)) return;
-        // By how many ms this is said late.
-        const detail = at - (this.played.breaths.at(-1)?.[0] ?? at);
+        const { breaths } = this.played;
+        // By how many ms this is said late, and of which breath: where the sound stalled in one, it is said once more.
+        const detail = { late: at - (breaths.at(-1)?.[0] ?? at), breath: breaths.length - 1 };
         window.dispatchEvent(new CustomEvent('ivory-pace:breath', { detail }));
     }
 
