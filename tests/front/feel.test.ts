@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { Bins, STEP_MS, type TracePart } from '../../resources/js/patient/feel/bins';
+import { Ink, POINTS } from '../../resources/js/patient/feel/ink';
 import { Played } from '../../resources/js/player/played';
 import type { Moment } from '../../resources/js/player/engine';
 import type { Cue, Segment } from '../../resources/js/shared/timeline';
@@ -115,5 +116,52 @@ describe('what was led', () => {
         played.note(at(0, { ...segment, cues: [cue('exhale', 0, 4000, 1)] }), 0);
         played.note(at(0, { ...segment, cues: [cue('free', 0, 4000, 0)] }), 0);
         expect(played.breaths).toEqual([]);
+    });
+});
+
+describe('the own breath, while it goes on', () => {
+    /** A phone at the chest that tilts by a raised cosine: 4 s in, 6 s out. */
+    const tilt = (at: number): [number, number, number] => {
+        const of = at % 10_000;
+        const way =
+            of < 4000 ? (1 - Math.cos((Math.PI * of) / 4000)) / 2 : (1 + Math.cos((Math.PI * (of - 4000)) / 6000)) / 2;
+        return [1.5 - 0.2 * way, 1.1 + 0.05 * way, 9.6 + 0.1 * way];
+    };
+    const felt = (ink: Ink, from: number, to: number): void => {
+        for (let at = from; at < to; at += 20) ink.take(at, ...tilt(at));
+    };
+
+    test('is nothing before a breath was asked for, and of a phone that did not move', () => {
+        const ink = new Ink();
+        felt(ink, 0, 1000);
+        expect(ink.drawn(1, 0.1)).toBeNull();
+        const still = new Ink();
+        for (let at = 0; at < 5000; at += 20) still.take(at, 0.1, 0.2, 9.8);
+        still.inhale();
+        still.exhale();
+        expect(still.drawn(1, 0.5)).toBeNull();
+    });
+
+    test('rises with the inhale and sinks with the exhale, whichever way the phone tilts, and begins anew with each breath', () => {
+        const ink = new Ink();
+        felt(ink, 0, 10_000);
+        ink.inhale();
+        felt(ink, 10_000, 13_500);
+        ink.exhale();
+        felt(ink, 13_500, 20_000);
+        let last: number[] | null = null;
+        for (let part = 0; part < 1; part += 0.01) {
+            felt(ink, 20_000 + part * 10_000, 20_000 + (part + 0.01) * 10_000);
+            last = ink.drawn(2, part);
+        }
+        expect(last?.length).toBe(POINTS - 1);
+        // A third of a second is what smoothing costs.
+        const top = last?.indexOf(Math.max(...(last ?? []))) ?? 0;
+        expect(top / (POINTS - 1)).toBeGreaterThan(0.36);
+        expect(top / (POINTS - 1)).toBeLessThan(0.48);
+        expect(Math.max(...(last ?? []))).toBeGreaterThan(90);
+        expect(last?.at(0)).toBeLessThan(10);
+        expect(last?.at(-1)).toBeLessThan(15);
+        expect(ink.drawn(3, 0)).toHaveLength(1);
     });
 });

@@ -10,6 +10,8 @@
         inked?: number | null;
         /** The patient's own breath over it: 0–100 % at even parts. */
         own?: number[] | null;
+        /** Of how many parts these are the first, while it goes on. */
+        ownOf?: number | null;
         label: string;
         /** Only the drawing: no ruler and no labels, for lists. */
         bare?: boolean;
@@ -23,6 +25,7 @@
         height = 190,
         inked = null,
         own = null,
+        ownOf = null,
         label,
         bare = false,
         words = ENGLISH,
@@ -36,7 +39,7 @@
     const extra = $derived(breath.phases.some((phase) => phase.y > 23) ? 17 : 0);
     const ownLine = $derived(
         own && shape.cues[0]?.kind === 'inhale'
-            ? `M${own.map((v, n) => `${(n / (own.length - 1)) * width} ${4 + (1 - v / 100) * (base - 4)}`).join('L')}`
+            ? `M${own.map((v, n) => `${(n / ((ownOf ?? own.length) - 1)) * width} ${4 + (1 - v / 100) * (base - 4)}`).join('L')}`
             : null,
     );
     const ink = $derived(inked === null ? width : Math.max(0, Math.min(1, inked)) * width);

@@ -61,6 +61,7 @@
         feel.inhale();
         await wait(IN_MS);
         step = 'out';
+        feel.ink.exhale();
         tone('exhale');
         await wait(OUT_MS);
         isGiven = true;

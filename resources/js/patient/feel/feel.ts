@@ -1,6 +1,7 @@
 import { enqueue } from '../keeping/outbox';
 import type { PlayedBreath } from '../../player/played';
 import { Bins } from './bins';
+import { Ink } from './ink';
 
 /** Where some systems ask before a page may feel movement: only within a tap. */
 type Asked = typeof DeviceMotionEvent & { requestPermission?: () => Promise<'granted' | 'denied'> };
@@ -32,10 +33,10 @@ export class Feel {
     private readonly listen = (event: DeviceMotionEvent): void => this.take(event);
     private first: (came: boolean) => void = () => undefined;
 
-    constructor(
-        private readonly uuid: string,
-        private readonly onvalue: (x: number, y: number, z: number) => void = () => undefined,
-    ) {
+    /** What can be shown meanwhile. */
+    readonly ink = new Ink();
+
+    constructor(private readonly uuid: string) {
         this.bins = new Bins((part) => void enqueue('trace-part', `${uuid}:${part.number}`, { uuid, ...part }));
     }
 
@@ -61,6 +62,7 @@ export class Feel {
     /** The patient was asked to breathe in. */
     inhale(): void {
         this.inhaleMs = Math.max(0, Math.round(this.at()));
+        this.ink.inhale();
         // A stand-in breathes in too.
         window.dispatchEvent(new CustomEvent('ivory-pace:inhale'));
     }
@@ -93,6 +95,6 @@ export class Feel {
         if (at > LONGEST_MS) return;
         this.first(true);
         this.bins.add(at, x, y, z);
-        this.onvalue(x, y, z);
+        this.ink.take(at, x, y, z);
     }
 }

@@ -21,6 +21,14 @@ export class Led {
         window.dispatchEvent(new CustomEvent('ivory-pace:breath', { detail }));
     }
 
+    /** The patient's own breath so far, over the one that is led. */
+    own(): number[] | null {
+        const { breaths } = this.played;
+        const [start, , , length] = breaths.at(-1) ?? [0, 0, 0, 0];
+        const part = this.feel && length > 0 ? (this.feel.at() - start) / length : 2;
+        return this.feel && part >= 0 && part <= 1 ? this.feel.ink.drawn(breaths.length, part) : null;
+    }
+
     broken(): void {
         if (this.feel) this.played.broken(this.feel.at());
     }

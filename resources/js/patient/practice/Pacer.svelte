@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { POINTS } from '../feel/ink';
     import Ridge from '../../shared/Ridge.svelte';
     import { toneOf } from '../../shared/ridge';
     import type { Moment } from '../../player/engine';
@@ -14,9 +15,11 @@
         taught: TodayItem['taught'][number] | null;
         /** Paused by the patient, or by itself because the sound stopped. */
         waiting: 'paused' | 'waited' | null;
+        /** The patient's own breath so far, where a phone feels it and can be seen. */
+        own: number[] | null;
     }
 
-    let { item, moment, stage, taught, waiting }: Props = $props();
+    let { item, moment, stage, taught, waiting, own }: Props = $props();
 
     const cue = $derived(moment?.cue ?? null);
     const taughtText = (key: string): string => taught?.told.find((each) => each.key === key)?.text ?? '';
@@ -63,6 +66,8 @@
             width={350}
             height={108}
             inked={stage.inked}
+            {own}
+            ownOf={POINTS}
             label={t(item.name)}
         />
     </div>

@@ -87,6 +87,7 @@
     const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
 
     let moment = $state.raw<Moment | null>(null);
+    let own = $state.raw<number[] | null>(null);
     let hasSound = $state(true);
     let heading: HTMLHeadingElement | undefined = $state();
     /** How much was reported last: breaths, or stretches of five seconds. */
@@ -150,6 +151,8 @@
             const present = engine.now(half);
             if (!isDark || present?.breathsDone !== moment?.breathsDone) moment = present;
             led.note();
+            // With reduced motion it is seen afterwards only.
+            if (item.phone === 'chest' && !isStill && !isPaused) own = led.own();
             if (settings.vibration && !isPaused && present && present.cue !== buzzed) {
                 buzzed = present.cue;
                 buzz(present.cue.kind);
@@ -306,7 +309,7 @@
                 of={breaths}
                 cue={isExercise ? cue : null}
             />{/if}
-        <Pacer {item} {moment} {stage} {taught} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
+        <Pacer {item} {moment} {stage} {taught} {own} waiting={isPaused ? (hasWaited ? 'waited' : 'paused') : null} />
         <p class="small muted hint">
             {taught ? '' : criterion}
             {cue?.kind === 'hold' ? t('patient.practice.holds') : isCounted ? t('patient.practice.lost-nothing') : ''}
