@@ -26,18 +26,21 @@ final class SensorGuard
     /** s; it is not written down more often that a device was heard of. */
     private const SEEN_EVERY = 3;
 
-    /** @throws HttpException when the token was ended */
-    public static function sensorOf(Request $request): ?Sensor
+    /** @throws HttpException when there is no token, or it is not known, or was ended */
+    public static function sensorOf(Request $request): Sensor
     {
         $token = $request->bearerToken();
         if ($token === null || $token === '') {
-            return null;
+            throw new HttpException(401, 'A device sends its token: Authorization: Bearer … It gets one by pairing.');
         }
         $sensor = Sensor::query()->firstWhere('token_hash', self::hash($token));
-        if ($sensor?->revoked_at !== null) {
+        if ($sensor === null) {
+            throw new HttpException(401, 'This token is not known here: nothing is taken from this device. Pair it again.');
+        }
+        if ($sensor->revoked_at !== null) {
             throw new HttpException(401, 'This device was ended in the clinic: nothing more is taken from it. Pair it again.');
         }
-        if ($sensor !== null && ($sensor->last_seen_at === null || $sensor->last_seen_at->addSeconds(self::SEEN_EVERY) <= now())) {
+        if ($sensor->last_seen_at === null || $sensor->last_seen_at->addSeconds(self::SEEN_EVERY) <= now()) {
             $sensor->update(['last_seen_at' => now()]);
         }
 

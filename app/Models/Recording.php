@@ -70,6 +70,12 @@ final class Recording extends Row
         return $this->hasMany(RecordingSensor::class);
     }
 
+    /** Whether this patient has as many of one day as there may be. */
+    public static function areEnough(string $patient, CarbonImmutable $now): bool
+    {
+        return self::query()->where('patient_id', $patient)->where('created_at', '>=', $now->subDay())->count() >= SamplesKept::MOST_A_DAY;
+    }
+
     /** Until when it goes on, or went on, where nobody ended it. */
     public function endsAt(): CarbonImmutable
     {

@@ -14,7 +14,7 @@ return [
         'place-chest' => 'Hold the phone flat against the middle of your chest, screen towards you.',
         'ear' => 'You are led by ear. To stop, press the screen anywhere and keep pressing.',
         'silent' => 'Without sound or voice you cannot follow with the phone on your belly. Turn the sound on in Settings first.',
-        'ready' => 'It lies there',
+        'ready' => 'It lies there', 'ready-chest' => 'I am holding it',
         'still' => 'Lie still for a moment …',
         'still-chest' => 'Hold still for a moment …',
         'breathe-in' => 'Breathe in now',

@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import {
     expect,
@@ -207,4 +208,19 @@ test('the patient’s pages can be installed', async ({ page, phone }) => {
     const { installabilityErrors } = await devtools.send('Page.getInstallabilityErrors');
     // A browser without a profile of its own never installs; nothing else may stand against it.
     expect(installabilityErrors.map((error) => error.errorId).filter((id) => id !== 'in-incognito')).toEqual([]);
+});
+
+test('what the first page of a patient loads is at most 75 KB of script and style', async ({ page, phone }) => {
+    const { phone: mine } = await readyPatient(page, phone, 'Weighing Wren');
+    await mine.goto('/my');
+    await expect(mine.getByRole('button', { name: /^Begin/ }).first()).toBeVisible();
+    const urls = await mine.evaluate(() =>
+        performance
+            .getEntriesByType('resource')
+            .map((entry) => entry.name)
+            .filter((name) => /\/assets\/[^?]+\.(js|css)$/.test(name)),
+    );
+    const files = await Promise.all([...new Set(urls)].map(async (url) => (await mine.request.get(url)).body()));
+    expect(files.length).toBeGreaterThan(5);
+    expect(files.reduce((sum, file) => sum + gzipSync(file, { level: 9 }).length, 0)).toBeLessThan(75_000);
 });

@@ -16,7 +16,6 @@ use Illuminate\Validation\ValidationException;
 use IvoryPace\InvalidValue;
 use IvoryPace\Signal\Edf\EdfReader;
 use IvoryPace\Signal\Reading\OnFile;
-use IvoryPace\Signal\Reading\SamplesKept;
 use IvoryPace\Signal\TraceCsv;
 
 /** Reads a recording from a file, EDF, EDF+ or a table, into a patient's record: whole, or not at all with the exact reason. */
@@ -43,8 +42,7 @@ final class ReadTraceFile
 
         return DB::transaction(function () use ($patient, $by, $name, $bytes, $values, $played, $seconds, $now) {
             Patient::query()->whereKey($patient->id)->lockForUpdate()->value('id');
-            $today = Recording::query()->where('patient_id', $patient->id)->where('created_at', '>=', $now->subDay())->count();
-            if ($today >= SamplesKept::MOST_A_DAY) {
+            if (Recording::areEnough($patient->id, $now)) {
                 throw ValidationException::withMessages(['file' => (string) __('felt.traces.too-many')]);
             }
             $recording = Recording::query()->create([

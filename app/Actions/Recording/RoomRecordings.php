@@ -61,8 +61,7 @@ final class RoomRecordings
                     ! $this->isTaken($sensor, $now), 'sensors', "“{$sensor->name}” is measuring for another recording. End that one first.",
                 );
             }
-            $today = Recording::query()->where('patient_id', $patient->id)->where('created_at', '>=', $now->subDay())->count();
-            self::refuseUnless($today < SamplesKept::MOST_A_DAY, 'kind', (string) __('felt.traces.too-many'));
+            self::refuseUnless(! Recording::areEnough($patient->id, $now), 'kind', (string) __('felt.traces.too-many'));
             $recording = Recording::query()->create([
                 'patient_id' => $patient->id, 'uuid' => (string) Str::uuid(), 'practitioner_id' => $by->id, 'kind' => $kind,
                 'source' => 'room', 'position' => $position->value, 'about' => $about === '' ? null : $about, 'started_at' => $now,

@@ -104,8 +104,7 @@ final class StorePhoneTrace
 
     private function begun(Patient $patient, Device $device, string $uuid, Sent $sent): Recording
     {
-        $today = Recording::query()->where('patient_id', $patient->id)->where('created_at', '>=', $sent->receivedAt->subDay())->count();
-        self::refuseUnless($today < SamplesKept::MOST_A_DAY, 'uuid', 'felt.traces.too-many');
+        self::refuseUnless(! Recording::areEnough($patient->id, $sent->receivedAt), 'uuid', 'felt.traces.too-many');
         $practice = Practice::withStruck()->where('uuid', $uuid)->where('patient_id', $patient->id)->first();
 
         return Recording::query()->create([

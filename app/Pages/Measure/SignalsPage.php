@@ -10,6 +10,7 @@ use App\Models\Measurement;
 use App\Models\Patient;
 use App\Models\Recording;
 use App\Models\RecordingKind;
+use App\Models\RecordingSensor;
 use App\Models\Sensor;
 use App\Pages\Shared\PatientHead;
 use App\Pages\Shared\ToTry;
@@ -23,11 +24,16 @@ use IvoryPace\Numbers;
 use IvoryPace\Safety\Finding;
 use IvoryPace\Session\PaceComparison;
 use IvoryPace\Signal\BestPace;
+use IvoryPace\Signal\Reading\Reading;
+use IvoryPace\Signal\Reading\Together;
+use IvoryPace\Signal\SaturationFall;
 
 /** A patient measured with devices of the room: the devices, what can be recorded, and what was. */
 final class SignalsPage
 {
     private const MOST = 30;
+
+    private const MANY_OUTSIDE = 250;
 
     /** @return array<string, mixed> */
     public static function of(Patient $patient, CarbonImmutable $now): array
@@ -40,6 +46,7 @@ final class SignalsPage
             'agreement' => TracesAgreed::text($patient),
             'paces' => self::paces($patient, $now),
             'choices' => ToTry::of($patient),
+            'seconds' => ['calibration' => Together::CALIBRATION_S, 'quiet' => Reading::QUIET_S, 'after_hold' => SaturationFall::ALL_S],
             ...self::recordings($patient, $now),
         ];
     }
@@ -51,13 +58,14 @@ final class SignalsPage
             ->orderByDesc('id')->limit(self::MOST)->get()->each->setRelation('patient', $patient);
         $open = $recordings->first(fn (Recording $recording) => $recording->isOpen($now));
         $kept = self::kept($patient, $recordings->min('started_at'));
+        $outside = self::outside($recordings->modelKeys());
 
         return [
             'open' => $open === null ? null : [
-                ...self::line($open, $patient, $kept, $now), 'began_ms_ago' => (int) round($open->started_at->diffInMilliseconds($now)),
+                ...self::line($open, $patient, $kept, $outside), 'began_ms_ago' => (int) round($open->started_at->diffInMilliseconds($now)),
             ],
             'recordings' => array_values($recordings->filter(fn (Recording $recording) => ! $recording->isOpen($now))
-                ->map(fn (Recording $recording) => self::line($recording, $patient, $kept, $now))->all()),
+                ->map(fn (Recording $recording) => self::line($recording, $patient, $kept, $outside))->all()),
         ];
     }
 
@@ -72,9 +80,10 @@ final class SignalsPage
 
     /**
      * @param  array<string, list<string>>  $kept
+     * @param  array<int, int>  $outside
      * @return array<string, mixed>
      */
-    private static function line(Recording $recording, Patient $patient, array $kept, CarbonImmutable $now): array
+    private static function line(Recording $recording, Patient $patient, array $kept, array $outside): array
     {
         $zone = $patient->clinic->time_zone;
 
@@ -88,6 +97,7 @@ final class SignalsPage
             'inked' => $recording->details['inked'] ?? null,
             'has_samples' => $recording->samples_until !== null,
             'samples' => self::samples($recording, $zone),
+            'outside' => $outside[$recording->id] ?? 0,
             'keep' => array_map(fn (string $measure, Taken $taken) => [
                 'measure' => $measure, 'label' => Measure::from($measure)->label(),
                 'value' => Numbers::print($taken->value, 1).' '.Measure::from($measure)->unit(),
@@ -102,6 +112,19 @@ final class SignalsPage
             $recording->samples_until === null => $recording->read_at === null ? '' : 'Samples removed',
             default => 'Samples until '.$recording->samples_until->setTimezone($zone)->format('j M, H:i'),
         };
+    }
+
+    /**
+     * Samples that came and did not belong to it: a device that measures on for a second is no matter.
+     *
+     * @param  array<mixed>  $ids
+     * @return array<int, int> by recording
+     */
+    private static function outside(array $ids): array
+    {
+        return RecordingSensor::query()->toBase()->whereIn('recording_id', $ids)->groupBy('recording_id')
+            ->selectRaw('recording_id, sum(outside) as n')->havingRaw('sum(outside) >= ?', [self::MANY_OUTSIDE])
+            ->pluck('n', 'recording_id')->map(fn (mixed $n) => (int) $n)->all();
     }
 
     /** @return array<string, list<string>> measures whose value was kept, by recording */

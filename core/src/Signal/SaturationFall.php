@@ -26,6 +26,9 @@ final readonly class SaturationFall
 
     private const STILL_S = 10;
 
+    /** s after a hold when all that is looked at has been measured. */
+    public const ALL_S = self::MINUTE_S + self::STILL_S;
+
     /** Without a range of one's own, %. */
     public const LOW = 91.0;
 

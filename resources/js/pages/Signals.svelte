@@ -87,6 +87,7 @@
                         {signals}
                         open={signals.shown.open}
                         {sounding}
+                        seconds={props.seconds}
                     />{/key}
             {:else}
                 <Begin

@@ -37,9 +37,10 @@
     const base = $derived(uncounted ? height * 0.6 : breath.baseline);
     const below = $derived(Math.max(uncounted ? base : breath.bottom, base));
     const extra = $derived(breath.phases.some((phase) => phase.y > 23) ? 17 : 0);
+    const parts = $derived(ownOf ?? own?.length ?? 0);
     const ownLine = $derived(
         own && shape.cues[0]?.kind === 'inhale'
-            ? `M${own.map((v, n) => `${(n / ((ownOf ?? own.length) - 1)) * width} ${4 + (1 - v / 100) * (base - 4)}`).join('L')}`
+            ? `M${own.map((v, n) => `${(n / (parts - 1)) * width} ${4 + (1 - v / 100) * (base - 4)}`).join('L')}`
             : null,
     );
     const ink = $derived(inked === null ? width : Math.max(0, Math.min(1, inked)) * width);

@@ -32,6 +32,8 @@ export interface RecordingLine {
     inked: number[] | null;
     has_samples: boolean;
     samples: string;
+    /** Samples that did not belong to it and were left out, where they are many. */
+    outside: number;
     keep: { measure: string; label: string; value: string; kept: boolean }[];
 }
 
@@ -53,6 +55,8 @@ export interface SignalsProps extends SignalsShown {
     agreement: string;
     paces: { possible: boolean; paces: number[]; left_out: { pace: number; why: string }[]; minutes: number };
     choices: TeachChoice[];
+    /** s: after a breath to compare belts by, of a quiet minute, after a hold. */
+    seconds: { calibration: number; quiet: number; after_hold: number };
 }
 
 export interface LiveAnswer {

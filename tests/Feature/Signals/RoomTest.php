@@ -278,7 +278,8 @@ final class RoomTest extends TestCase
         $this->deleteJson("/sensors/$sensor")->assertOk();
         $this->sent($token, $recording, 1, '{"t":1,"ch":{"belly":1}}')->assertUnauthorized()
             ->assertJsonPath('message', 'This device was ended in the clinic: nothing more is taken from it. Pair it again.');
-        $this->sent('guessed', $recording, 1, '{"t":1,"ch":{"belly":1}}')->assertUnauthorized();
+        $this->sent('guessed', $recording, 1, '{"t":1,"ch":{"belly":1}}')->assertUnauthorized()
+            ->assertJsonPath('message', 'This token is not known here: nothing is taken from this device. Pair it again.');
         self::assertSame([], $this->props($this->actingAs($this->practitioner, 'practitioner')->get("/patients/{$this->patient->id}/signals"))['sensors']);
     }
 

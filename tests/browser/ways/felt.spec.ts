@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join as pathOf } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, expectNoAxeViolations, join, keepPractice, newName, sent, test } from '../support';
+import { expect, expectNoAxeViolations, expectToFit, join, keepPractice, newName, sent, test } from '../support';
 import { prescribed, quickLink, quickSignIn } from './quick';
 
 /** A phone that breathes as it is led: 2.4 s in, 3 s out, 0.6 s rest, and for two breaths not at all. */
@@ -95,4 +95,29 @@ test('a long press stops a practice that is led by ear, and a refusal or no sens
     await expect(mine.getByText('Keep pressing', { exact: false })).toBeVisible();
     await expect(mine.getByRole('heading', { name: /stopped/i })).toBeVisible();
     await mine.mouse.up();
+});
+
+test('held to the chest the own breath is inked over the ridge while it goes on', async ({ page, phone }) => {
+    test.setTimeout(180_000);
+    await quickSignIn(page);
+    const record = await prescribed(page, newName('Held'), '6', { position: 'seated', count: 0.6 });
+    const mine = await phone.open({ isMobile: true });
+    await mine.addInitScript({ content: standIn('--breaths', '8') });
+    await join(mine, await quickLink(page, record));
+    await mayFeel(mine);
+    await mine
+        .getByRole('button', { name: /^Begin/ })
+        .first()
+        .click();
+    await mine.getByRole('button', { name: '6', exact: true }).click();
+    await mine.getByRole('button', { name: 'Hold the phone to your chest' }).click();
+    await mine.getByRole('button', { name: 'I am holding it' }).click();
+    const own = mine.locator('.ridge path.own');
+    await expect(own).toBeVisible({ timeout: 60_000 });
+    // It goes on with the breath.
+    const lengthOf = async (): Promise<number> => ((await own.getAttribute('d')) ?? '').split('L').length;
+    await expect.poll(lengthOf).toBeGreaterThan(20);
+    await expectNoAxeViolations(mine);
+    await expectToFit(mine);
+    await mine.getByRole('button', { name: 'Stop', exact: true }).click();
 });

@@ -3377,6 +3377,7 @@ export type SentSignals = {
         label: string;
         lines: string[];
         on: string;
+        outside: 0;
         paces: {
             breaths: number;
             from: number;
@@ -3388,6 +3389,11 @@ export type SentSignals = {
         samples: string;
         uuid: string;
     })[];
+    seconds: {
+        after_hold: number;
+        calibration: number;
+        quiet: number;
+    };
     sensors: [{
         here: false;
         id: number;

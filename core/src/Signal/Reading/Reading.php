@@ -15,6 +15,9 @@ use IvoryPace\Signal\TwoBelts;
 /** What a recording of breath says, in the numbers that are kept when its samples are gone. A training aid, no diagnosis. */
 final readonly class Reading
 {
+    /** s of quiet breathing from which rate and rhythm are read in the room. */
+    public const QUIET_S = 60;
+
     /**
      * @param  Following|null  $following  null where no breaths were led
      * @param  float|null  $rate  breaths a minute; like the three below null when fewer than three can be seen

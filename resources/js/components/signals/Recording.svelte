@@ -7,7 +7,7 @@
     import { Played, type PlayedBreath } from '../../player/played';
     import { clock, short } from '../../shared/format';
     import type { RoomPlay } from '../../types/exercises';
-    import type { OpenRecording } from '../../types/signals';
+    import type { OpenRecording, SignalsProps } from '../../types/signals';
     import RoomPlayer from '../RoomPlayer.svelte';
     import { Live, SHOWN_S } from './live.svelte';
     import type { Signals } from './signals.svelte';
@@ -19,14 +19,10 @@
         signals: Signals;
         open: OpenRecording;
         sounding: Sounding<RoomPlay> | null;
+        seconds: SignalsProps['seconds'];
     }
-    let { signals, open, sounding }: Props = $props();
+    let { signals, open, sounding, seconds }: Props = $props();
 
-    /** A breath to compare belts by, and the minute after it. */
-    const CALIBRATION_S = 8;
-    const QUIET_S = 60;
-    /** How long after a hold it is a value at rest, and how long that is looked at. */
-    const LATER_S = 71;
     /** What could not be ended by itself is tried again so many seconds later. */
     const AGAIN_S = 3;
     let tried = -AGAIN_S;
@@ -50,10 +46,10 @@
     );
     const quietEnd = $derived(
         open.kind === 'quiet'
-            ? (marks.calibration === undefined ? 0 : marks.calibration + CALIBRATION_S) + QUIET_S
+            ? (marks.calibration === undefined ? 0 : marks.calibration + seconds.calibration) + seconds.quiet
             : null,
     );
-    const holdEnd = $derived(marks.hold_to === undefined ? null : marks.hold_to + LATER_S);
+    const holdEnd = $derived(marks.hold_to === undefined ? null : marks.hold_to + seconds.after_hold + 1);
 
     onMount(() => {
         const timer = setInterval(() => {

@@ -49,7 +49,11 @@
             {/if}
         {/if}
         <p class="mt-0.5 flex flex-wrap items-baseline gap-x-4 text-[0.875rem] text-muted">
-            <span>{recording.samples}</span>
+            <span
+                >{recording.samples}{recording.outside > 0
+                    ? `; ${recording.outside} that were measured before or after it were left out`
+                    : ''}</span
+            >
             {#if recording.has_samples}
                 <a class="linklike" href="{signals.url}/{recording.uuid}/trace.edf">EDF+</a>
                 <a class="linklike" href="{signals.url}/{recording.uuid}/trace.csv">CSV</a>

@@ -80,7 +80,9 @@
     {#if step === 'place'}
         <p>{t(`felt.phone.place-${place}`)}</p>
         {#if place === 'belly'}<p>{t(isSilent ? 'felt.phone.silent' : 'felt.phone.ear')}</p>{/if}
-        {#if !isSilent}<button type="button" class="button" onclick={lies}>{t('felt.phone.ready')}</button>{/if}
+        {#if !isSilent}<button type="button" class="button" onclick={lies}
+                >{t(place === 'belly' ? 'felt.phone.ready' : 'felt.phone.ready-chest')}</button
+            >{/if}
     {:else if step === 'silent'}
         <p role="alert">{t('felt.phone.no-sense')}</p>
     {:else}
