@@ -9,6 +9,8 @@ use App\Models\RecordingKind;
 use IvoryPace\Assessment\Measure;
 use IvoryPace\Assessment\Taken;
 use IvoryPace\Numbers;
+use IvoryPace\Signal\Reading\Reading;
+use IvoryPace\Signal\Reading\Together;
 
 /** Which measures a recording gives a value for: they go where they would be typed, and say where they come from. */
 final class Keepable
@@ -20,7 +22,8 @@ final class Keepable
         $heart = $details['heart'] ?? [];
         $taken = match ($recording->kind) {
             RecordingKind::Quiet => [
-                ...self::one($recording, Measure::RestingRate, $recording->rate, self::belts($recording)),
+                ...(self::isLongEnough($recording)
+                    ? self::one($recording, Measure::RestingRate, $recording->rate, self::belts($recording)) : []),
                 ...self::hands($recording),
                 ...self::one($recording, Measure::Pulse, $heart['pulse'] ?? null, 'oximeter, quiet minute'),
                 ...self::one($recording, Measure::Saturation, $heart['saturation'] ?? null, 'oximeter, quiet minute'),
@@ -30,6 +33,15 @@ final class Keepable
         };
 
         return $taken;
+    }
+
+    /** A breath to compare the belts by is none at rest. */
+    public static function isLongEnough(Recording $recording): bool
+    {
+        $calibration = $recording->marks['calibration'] ?? null;
+        $from = is_numeric($calibration) ? (float) $calibration + Together::CALIBRATION_S : 0.0;
+
+        return $recording->started_at->diffInMilliseconds($recording->endsAt()) / 1000 - $from >= Reading::LEAST_QUIET_S;
     }
 
     /** How a breath was measured. */

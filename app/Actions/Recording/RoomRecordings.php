@@ -103,10 +103,13 @@ final class RoomRecordings
 
         return DB::transaction(function () use ($recording, $played, $marks, $now) {
             $recording = Recording::query()->lockForUpdate()->findOrFail($recording->id);
-            if ($recording->ended_at === null) {
+            // What ended by itself does not know yet what was led and marked.
+            $isNews = $recording->played === null && $recording->marks === null && $recording->samples_until !== null
+                && ($played !== [] || $marks !== []);
+            if ($recording->ended_at === null || $isNews) {
                 $recording->update([
-                    'ended_at' => $now->min($recording->endsAt()), 'played' => $played === [] ? null : array_values($played),
-                    'marks' => $marks === [] ? null : $marks,
+                    'ended_at' => $recording->ended_at ?? $now->min($recording->endsAt()),
+                    'played' => $played === [] ? null : array_values($played), 'marks' => $marks === [] ? null : $marks,
                 ]);
                 ($this->read)($recording, $now);
             }

@@ -92,7 +92,7 @@ final class SignalsPage
             'on' => $recording->started_at->setTimezone($zone)->format('j M Y, H:i'),
             'about' => $recording->about,
             'position' => $recording->position,
-            'lines' => RecordingWords::of($recording),
+            'lines' => [...RecordingWords::of($recording), ...self::tooShort($recording)],
             'paces' => $recording->kind === RecordingKind::Pace ? $recording->details['heart']['paces'] ?? [] : [],
             'inked' => $recording->details['inked'] ?? null,
             'has_samples' => $recording->samples_until !== null,
@@ -151,6 +151,13 @@ final class SignalsPage
             ),
             'minutes' => (int) ceil(count($comparison->paces) * BestPace::EACH_S / 60),
         ];
+    }
+
+    /** @return list<string> */
+    private static function tooShort(Recording $recording): array
+    {
+        return $recording->kind !== RecordingKind::Quiet || $recording->rate === null || Keepable::isLongEnough($recording) ? []
+            : ['Less than '.Reading::LEAST_QUIET_S.' s of it were quiet: too short for a resting rate.'];
     }
 
     /** Which paces this patient may be led through. */

@@ -85,6 +85,26 @@ final class RoomTest extends TestCase
         self::assertNotNull($recording->details['angle'] ?? null);
     }
 
+    public function test_a_quiet_minute_that_was_cut_short_gives_no_resting_rate(): void
+    {
+        [$sensor, $token] = $this->paired();
+        foreach ([[36, '5', false], [36, null, true], [44, '5', true], [29, null, false]] as [$seconds, $calibration, $isEnough]) {
+            $recording = $this->begun($sensor);
+            $this->travel($seconds)->seconds();
+            foreach (self::belts(new MadeUpBreathing([2, 0, 3, 0], 10), (float) $seconds) as $n => $batch) {
+                $this->sent($token, $recording, $n + 1, $batch)->assertOk();
+            }
+            $this->ended($recording, $calibration === null ? [] : ['calibration' => $calibration]);
+            $line = $this->props($this->get("/patients/{$this->patient->id}/signals"))['recordings'][0];
+            self::assertNotNull($recording->rate, "$seconds s");
+            self::assertSame($isEnough, in_array('resting-rate', array_column($line['keep'], 'measure'), true), "$seconds s");
+            self::assertSame(! $isEnough, str_contains(implode(' ', $line['lines']), 'too short for a resting rate'), "$seconds s");
+            $this->postJson("/patients/{$this->patient->id}/measure", ['measure' => 'resting-rate', 'position' => 'seated', 'recording' => $recording->uuid])
+                ->assertStatus($isEnough ? 201 : 422);
+            $this->travel(1)->minutes();
+        }
+    }
+
     public function test_a_saturation_that_fell_in_a_hold_is_kept_as_such_and_held_against_the_programme_at_once(): void
     {
         $this->issue(['technique' => 'square', 'ratio' => '4:4:4:4']);
@@ -224,6 +244,12 @@ final class RoomTest extends TestCase
         app(CloseRecordings::class)(CarbonImmutable::now());
         self::assertSame('2026-12-02 09:30:00', $recording->refresh()->ended_at?->toDateTimeString());
         self::assertNotNull($recording->read_at);
+        // The page that was away brings what was led, once.
+        $this->ended($recording, ['played' => [[3000, 4000, 6000, 10_000]], 'calibration' => '1']);
+        $this->ended($recording, ['played' => [[5000, 4000, 6000, 10_000]]]);
+        self::assertSame([[[3000, 4000, 6000, 10_000]], ['calibration' => 1], '2026-12-02 09:30:00'], [
+            $recording->played, $recording->marks, $recording->ended_at->toDateTimeString(),
+        ]);
     }
 
     public function test_a_device_measures_for_one_recording_at_a_time_and_only_for_those_it_was_asked_for(): void

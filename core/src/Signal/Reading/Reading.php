@@ -18,6 +18,9 @@ final readonly class Reading
     /** s of quiet breathing from which rate and rhythm are read in the room. */
     public const QUIET_S = 60;
 
+    /** s; of less no resting rate is kept, as with taps. */
+    public const LEAST_QUIET_S = 30;
+
     /**
      * @param  Following|null  $following  null where no breaths were led
      * @param  float|null  $rate  breaths a minute; like the three below null when fewer than three can be seen

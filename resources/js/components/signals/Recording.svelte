@@ -42,7 +42,8 @@
     let isPlaying = $state(untrack(() => sounding !== null));
 
     const live = untrack(
-        () => new Live(`${signals.url}/${open.uuid}`, open.began_ms_ago, () => void signals.refresh()),
+        // Also what ended by itself, or elsewhere, is told what was led and marked here.
+        () => new Live(`${signals.url}/${open.uuid}`, open.began_ms_ago, () => void end()),
     );
     const quietEnd = $derived(
         open.kind === 'quiet'
@@ -75,7 +76,10 @@
     function onmoment(moment: Moment | null): void {
         if (!moment || !played.note(moment, live.at() * 1000)) return;
         const start = (played.breaths.at(-1)?.[0] ?? 0) / 1000;
-        drawn = [...drawn.filter((each) => (each[0]?.[0] ?? 0) > start - SHOWN_S), landscape(moment, start)];
+        // Of one that was said twice, where the sound stalled, only the last stands.
+        const stands = ([first]: Landscape): boolean =>
+            first !== undefined && first[0] > start - SHOWN_S && played.breaths.some(([ms]) => ms / 1000 === first[0]);
+        drawn = [...drawn.filter((each) => stands(each) && each[0]?.[0] !== start), landscape(moment, start)];
         keep();
     }
 
