@@ -12,8 +12,17 @@ use InvalidArgumentException;
  */
 class InvalidValue extends InvalidArgumentException
 {
+    /** Signs of what was typed that a message repeats: enough to find it again. */
+    private const MOST_QUOTED = 40;
+
     public static function because(string $message): self
     {
         return new self($message);
+    }
+
+    /** What was typed, in quotation marks, and shortened. */
+    public static function quoted(string $typed): string
+    {
+        return '“'.(mb_strlen($typed) > self::MOST_QUOTED ? mb_substr($typed, 0, self::MOST_QUOTED).'…' : $typed).'”';
     }
 }

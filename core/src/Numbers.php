@@ -21,7 +21,7 @@ final class Numbers
             throw InvalidValue::because("Type a number of $of.");
         }
         if (preg_match('/^-?\d{1,6}(\.\d{1,4})?$/D', $text) !== 1) {
-            throw InvalidValue::because("“{$text}” is not a number of $of; write it like 12 or 0.8.");
+            throw InvalidValue::because(InvalidValue::quoted($text)." is not a number of $of; write it like 12 or 0.8.");
         }
 
         return (float) $text;

@@ -34,6 +34,12 @@ final class NumbersTest extends TestCase
         self::assertSame(['12', '0.8', '0.33'], array_map(Numbers::print(...), [12.0, 0.8, 1 / 3]));
     }
 
+    public function test_a_message_repeats_only_the_beginning_of_what_was_typed(): void
+    {
+        $this->expectExceptionMessageMatches('/^“x{40}…” is not a number of counts; write it like 12 or 0\.8\.$/uD');
+        Numbers::read(str_repeat('x', 600), 'counts');
+    }
+
     /** @return iterable<string, array{mixed}> */
     public static function bad(): iterable
     {

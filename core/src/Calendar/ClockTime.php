@@ -21,7 +21,7 @@ final readonly class ClockTime
     public static function parse(string $text): self
     {
         if (preg_match('/^(\d{1,2}):(\d{2})(?::\d{2})?$/D', trim($text), $match) !== 1 || (int) $match[1] > 23 || (int) $match[2] > 59) {
-            throw InvalidValue::because("“{$text}” is not a time of day; write it like 07:30.");
+            throw InvalidValue::because(InvalidValue::quoted($text).' is not a time of day; write it like 07:30.');
         }
 
         return new self((int) $match[1] * 60 + (int) $match[2]);

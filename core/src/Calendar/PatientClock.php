@@ -34,7 +34,7 @@ final readonly class PatientClock
         try {
             $timeZone = new DateTimeZone($zone);
         } catch (Exception) {
-            throw InvalidValue::because("“{$zone}” is not a time zone; choose one like Europe/Lisbon.");
+            throw InvalidValue::because(InvalidValue::quoted($zone).' is not a time zone; choose one like Europe/Lisbon.');
         }
 
         return new self($timeZone, ClockTime::parse($dayStart));

@@ -23,7 +23,7 @@ final readonly class PatientDay
     {
         if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $date, $match) !== 1
             || ! checkdate((int) $match[2], (int) $match[3], (int) $match[1])) {
-            throw InvalidValue::because("“{$date}” is not a date; write it like 2026-11-25.");
+            throw InvalidValue::because(InvalidValue::quoted($date).' is not a date; write it like 2026-11-25.');
         }
 
         return new self($date);

@@ -34,6 +34,7 @@ test('a record is taken out with the password, read in by another clinic, and th
     // Elsewhere: what is no record is refused with its reason; what is one is read whole.
     await page.goto('/');
     await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByLabel('Password')).toBeVisible();
     await signIn(page, 'gwen@millrace.example');
     await page.goto('/patients/new');
     await page.getByRole('button', { name: 'Read it in' }).click();

@@ -63,6 +63,47 @@ test('no page of the practitioner is wider than the screen', async ({ page }) =>
     expect(found).toEqual([]);
 });
 
+test('no field makes a page wider, neither when it is used nor by what is typed in it', async ({ page }) => {
+    await signIn(page);
+    const record = await recordOf(page, promised('step-up-with-recovery'));
+    const found: string[] = [];
+    for (const address of [
+        ...['bench', 'measure', 'signals', 'record', 'letters/summary'].map((each) => `${record}/${each}`),
+        '/patients/new',
+        '/week',
+        '/clinic',
+        '/account',
+    ]) {
+        await page.setViewportSize({ width: 390, height: 844 });
+        await page.goto(address);
+        await page.getByRole('heading', { level: 1 }).waitFor();
+        const typed = 'input:not([type=range], [type=file], [type=checkbox], [type=radio]), textarea';
+        const fields = page.locator(typed).filter({ visible: true });
+        const names: string[] = [];
+        for (const width of [390, 320]) {
+            await page.setViewportSize({ width, height: 844 });
+            for (const field of await fields.all()) {
+                await field.focus();
+                const wide = await overflow(page);
+                if (wide)
+                    names.push(`${(await field.getAttribute('aria-label')) ?? 'a field'}, used, at ${width}: ${wide}`);
+            }
+        }
+        for (const field of await fields.all()) {
+            await field.fill('x'.repeat(600)).catch(() => undefined);
+        }
+        // What is said of it comes a moment later.
+        await page.waitForTimeout(800);
+        for (const width of [320, 390]) {
+            await page.setViewportSize({ width, height: 844 });
+            const wide = await overflow(page);
+            if (wide) names.push(`filled, at ${width}: ${wide}`);
+        }
+        found.push(...names.map((each) => `${address.replace(record, '')}: ${each}`));
+    }
+    expect(found).toEqual([]);
+});
+
 test('on the Bench nothing lies over anything, and Issue is in view', async ({ page }) => {
     await signIn(page);
     const record = await recordOf(page, promised('step-up-with-recovery'));

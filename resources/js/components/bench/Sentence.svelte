@@ -238,6 +238,9 @@
         position: relative;
         white-space: nowrap;
     }
+    .stepped input {
+        max-width: 12rem;
+    }
     /* Beside the field that is used, over the words after it. */
     .steppers {
         display: none;
@@ -250,6 +253,15 @@
     .stepped:focus-within .steppers,
     .stepped:hover .steppers {
         display: inline-flex;
+    }
+    /* At the end of a narrow line there is no room beside it. */
+    @media (max-width: 69.99rem) {
+        .steppers {
+            left: auto;
+            right: 0;
+            top: 100%;
+            transform: none;
+        }
     }
     .steppers button {
         width: 1.6rem;
