@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { untrack } from 'svelte';
+    import { tick, untrack } from 'svelte';
     import { inWords } from '../../shared/http';
     import { percent, short } from '../../shared/format';
     import type { DraftFields } from '../../types/pages';
@@ -36,6 +36,7 @@
     let fit = $state.raw<Fit | null>(null);
     let tapped = $state.raw<{ count_s: number; spread: number; taps: number } | null>(null);
     let trouble = $state('');
+    let answer = $state<HTMLElement>();
     let taps = $state.raw<number[]>([]);
 
     /** A pause this long begins the tapping anew. */
@@ -60,6 +61,9 @@
             minutes: { minutes: typed.minutes },
         };
         fit = await ask<Fit>('fit', { to: wanted[which] });
+        await tick();
+        // It would come under the bar that stays in view.
+        answer?.scrollIntoView({ block: 'nearest' });
     }
 
     async function tap(): Promise<void> {
@@ -140,16 +144,18 @@
                 }}>take {short(tapped.count_s)} s</button
             >{/if}
     </p>
-    {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
-    {#if fit}<p aria-live="polite">
-            {fit.text}
-            {#each fit.changes as change (change.label)}<button
-                    type="button"
-                    class="linklike"
-                    onclick={() => bench.set(change.set)}>{change.label}</button
-                >
-            {/each}
-        </p>{/if}
+    <div bind:this={answer} aria-live="polite">
+        {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
+        {#if fit}<p>
+                {fit.text}
+                {#each fit.changes as change (change.label)}<button
+                        type="button"
+                        class="linklike"
+                        onclick={() => bench.set(change.set)}>{change.label}</button
+                    >
+                {/each}
+            </p>{/if}
+    </div>
 </div>
 
 <style>
