@@ -1,6 +1,6 @@
 import { expect, expectNoAxeViolations, issueFast, issueNow, join, newName, signIn, test, type } from './support';
 import { screened, quickLink } from './ways/quick';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 
 async function onTheBench(page: Page, stem: string, flags: string[] = []): Promise<string> {
     await signIn(page);
@@ -11,6 +11,17 @@ async function onTheBench(page: Page, stem: string, flags: string[] = []): Promi
 
 const answered = (page: Page) => page.waitForResponse((response) => response.url().endsWith('/bench/answer'));
 const items = (page: Page) => page.getByRole('region', { name: 'In this programme' }).getByRole('listitem');
+
+/** What was opened or found is not under the bar that stays in view. */
+async function expectAboveBar(page: Page, what: Locator): Promise<void> {
+    await expect(what).toBeVisible();
+    await expect
+        .poll(async () => {
+            const [found, bar] = [await what.boundingBox(), await page.locator('.issue-bar').boundingBox()];
+            return (found?.y ?? 0) + (found?.height ?? 0) <= (bar?.y ?? 0);
+        })
+        .toBe(true);
+}
 
 test('a programme of three items with a routine is built by keyboard, reordered, and reaches the phone', async ({
     page,
@@ -138,13 +149,7 @@ test('counts are tapped, breaths fitted, compared and played in the room', async
     await page.getByRole('button', { name: 'fit to this patient' }).click();
     const offer = page.getByRole('button', { name: 'same ratio at 0.8 s a count' });
     await expect(offer).toBeVisible();
-    // What was found is not under the bar that stays in view.
-    await expect
-        .poll(async () => {
-            const [found, bar] = [await offer.boundingBox(), await page.locator('.issue-bar').boundingBox()];
-            return (found?.y ?? 0) + (found?.height ?? 0) <= (bar?.y ?? 0);
-        })
-        .toBe(true);
+    await expectAboveBar(page, offer);
     await offer.click();
     await expect(page.getByLabel('Seconds a count', { exact: true })).toHaveValue('0.8');
 
@@ -152,7 +157,7 @@ test('counts are tapped, breaths fitted, compared and played in the room', async
     await page.getByLabel('Ratio to compare with').fill('4:7');
     await page.getByLabel('Seconds a count to compare with').fill('0.8');
     await page.getByRole('button', { name: 'compare', exact: true }).click();
-    await expect(page.getByText('exhale 5.6 → 4 s (−1.6)')).toBeVisible();
+    await expectAboveBar(page, page.getByText('exhale 5.6 → 4 s (−1.6)'));
     await expectNoAxeViolations(page);
     await page.getByLabel('Ratio to compare with').fill('4;7');
     await page.getByRole('button', { name: 'compare', exact: true }).click();

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { intoView } from '../../lib/intoView';
     import { inWords } from '../../shared/http';
     import { short } from '../../shared/format';
     import type { RidgeShape } from '../../shared/timeline';
@@ -22,6 +23,7 @@
     let other = $state({ ratio: '', count_length: '1' });
     let answer = $state.raw<Answer | null>(null);
     let trouble = $state('');
+    let sides = $state<HTMLElement>();
 
     const longest = $derived(answer ? Math.max(answer.a.seconds, answer.b.seconds) : 1);
 
@@ -36,6 +38,7 @@
             answer = null;
             trouble = inWords(problem);
         }
+        await intoView(() => sides);
     }
 
     const differing = $derived(answer?.lines.filter((line) => Math.abs(line.difference) > 1e-9) ?? []);
@@ -66,28 +69,30 @@
             >with what is in force</button
         >{/if}
 </p>
-{#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
-{#if answer}
-    {#each [answer.a, answer.b] as side, at (at)}
-        <div class="flex items-center gap-3">
-            <span class="w-20 shrink-0 text-[0.875rem] font-semibold"
-                >{at === 0 ? 'against' : 'here'} <span class="block text-muted">{side.notation}</span></span
-            >
-            <div style:width="{(side.seconds / longest) * 100}%">
-                <Ridge
-                    shape={side.ridge}
-                    width={Math.max(120, (side.seconds / longest) * WIDTH)}
-                    height={46}
-                    label="{side.notation}, {short(side.seconds)} s"
-                />
+<div bind:this={sides} aria-live="polite">
+    {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
+    {#if answer}
+        {#each [answer.a, answer.b] as side, at (at)}
+            <div class="flex items-center gap-3">
+                <span class="w-20 shrink-0 text-[0.875rem] font-semibold"
+                    >{at === 0 ? 'against' : 'here'} <span class="block text-muted">{side.notation}</span></span
+                >
+                <div style:width="{(side.seconds / longest) * 100}%">
+                    <Ridge
+                        shape={side.ridge}
+                        width={Math.max(120, (side.seconds / longest) * WIDTH)}
+                        height={46}
+                        label="{side.notation}, {short(side.seconds)} s"
+                    />
+                </div>
             </div>
-        </div>
-    {/each}
-    <p class="text-[0.875rem]" role="status">
-        {#each differing as line (line.what)}<span class="mr-4 inline-block"
-                >{line.what}
-                {short(line.a)} → {short(line.b)}
-                {line.unit} ({line.difference > 0 ? '+' : '−'}{short(Math.abs(line.difference))})</span
-            >{:else}Nothing differs.{/each}
-    </p>
-{/if}
+        {/each}
+        <p class="text-[0.875rem]">
+            {#each differing as line (line.what)}<span class="mr-4 inline-block"
+                    >{line.what}
+                    {short(line.a)} → {short(line.b)}
+                    {line.unit} ({line.difference > 0 ? '+' : '−'}{short(Math.abs(line.difference))})</span
+                >{:else}Nothing differs.{/each}
+        </p>
+    {/if}
+</div>

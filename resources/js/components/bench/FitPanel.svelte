@@ -1,5 +1,6 @@
 <script lang="ts">
-    import { tick, untrack } from 'svelte';
+    import { untrack } from 'svelte';
+    import { intoView } from '../../lib/intoView';
     import { inWords } from '../../shared/http';
     import { percent, short } from '../../shared/format';
     import type { DraftFields } from '../../types/pages';
@@ -61,9 +62,7 @@
             minutes: { minutes: typed.minutes },
         };
         fit = await ask<Fit>('fit', { to: wanted[which] });
-        await tick();
-        // It would come under the bar that stays in view.
-        answer?.scrollIntoView({ block: 'nearest' });
+        await intoView(() => answer);
     }
 
     async function tap(): Promise<void> {

@@ -3,6 +3,7 @@
 </script>
 
 <script lang="ts">
+    import { intoView } from '../../lib/intoView';
     import type { BestPace } from '../../types/props';
     import type { BenchChoices, GoalMeasure, TechniqueChoice } from '../../types/pages';
     import type { Bench } from './bench.svelte';
@@ -62,6 +63,7 @@
         ['goal', 'Goal', 'What the whole programme is for, and how far'],
         ['start', 'Templates, files', 'Begin from a template or a file, or keep this as one'],
     ] as const;
+    let opened = $state<HTMLElement>();
     const shown = $derived(
         PANELS.filter(
             ([key]) =>
@@ -81,6 +83,7 @@
             aria-expanded={panel === each}
             onclick={() => {
                 panel = panel === each ? '' : each;
+                void intoView(() => opened);
             }}>{label}</button
         >
     {/each}
@@ -105,7 +108,7 @@
     </span>
 </div>
 {#if panel !== ''}
-    <div class="mt-1 mb-1.5">
+    <div bind:this={opened} class="mt-1 mb-1.5">
         {#if panel === 'led' && technique}<Led {bench} {choices} {technique} />
         {:else if panel === 'ladder' && technique}<LadderPanel {bench} />
         {:else if panel === 'fit' && technique}<FitPanel {bench} {measured} {bestPace} />
