@@ -1,7 +1,7 @@
 // Takes the pictures of docs/screenshots from the demo data.
 //   node bin/lib/shots.mjs ADDRESS FOLDER [name …]
 import { execFileSync } from 'node:child_process';
-import { mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
 const [address, folder, ...only] = process.argv.slice(2);
@@ -47,11 +47,18 @@ for (const each of [page, mobile]) {
 }
 
 const wanted = (name) => only.length === 0 || only.includes(name);
+/** What the patient sees, laid side by side in one picture. */
+const PHONE = ['my-today', 'my-player', 'my-stopped', 'my-progress'];
+const screens = new Map();
 const shot = async (on, name) => {
-    if (!wanted(name)) return;
+    const isPart = PHONE.includes(name);
+    if (!wanted(isPart && !only.includes(name) ? 'my-phone' : name)) return;
     await on.waitForFunction(() => !document.querySelector('#nprogress'));
     await on.evaluate(() => document.fonts.ready);
-    await on.screenshot({ path: `${folder}/${name}.png` });
+    const picture = await on.screenshot();
+    screens.set(name, picture);
+    if (isPart && !only.includes(name)) return;
+    writeFileSync(`${folder}/${name}.png`, picture);
     console.log(`${folder}/${name}.png`);
 };
 const open = async (name, room = '') => {
@@ -61,6 +68,11 @@ const open = async (name, room = '') => {
     await page.getByRole('heading', { name, exact: true }).waitFor();
 };
 
+if (wanted('founding') && process.env.FOUNDING) {
+    await page.goto(process.env.FOUNDING);
+    await page.getByRole('heading', { name: 'Found your clinic' }).waitFor();
+    await shot(page, 'founding');
+}
 await page.goto('/sign-in');
 await page.getByLabel('E-mail').waitFor();
 if (only.length > 0) await shot(page, 'sign-in');
@@ -82,6 +94,19 @@ if (wanted('clinic')) {
         .getByRole('heading', { name: 'What became of our patients' })
         .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
     await shot(page, 'clinic');
+}
+if (wanted('backups')) {
+    await page.goto('/clinic');
+    await page
+        .getByRole('heading', { name: 'Backups of the server' })
+        .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 300));
+    await shot(page, 'backups');
+}
+if (wanted('outbox')) {
+    await page.goto('/clinic/outbox');
+    await page.getByRole('heading', { name: 'Outbox' }).waitFor();
+    await page.locator('details summary').first().click();
+    await shot(page, 'outbox');
 }
 if (wanted('week')) {
     await page.goto('/week');
@@ -202,6 +227,18 @@ if (only.length === 0 || only.some((name) => name === 'access' || name.startsWit
     await mobile.getByRole('button', { name: /^Nothing wrong/ }).click();
     await mobile.getByRole('heading', { name: 'Done' }).waitFor();
     if (only.length > 0) await shot(mobile, 'my-after');
+}
+if (wanted('my-phone')) {
+    // A page of its own: the application's own ones take no styles from elsewhere.
+    const side = await (
+        await browser.newContext({ viewport: { width: PHONE.length * 410 + 20, height: 884 } })
+    ).newPage();
+    const images = PHONE.map(
+        (name) => `<img src="data:image/png;base64,${screens.get(name).toString('base64')}" width="390">`,
+    );
+    await side.setContent(`<body style="margin:20px;display:flex;gap:20px;background:#8a8474">${images.join('')}`);
+    await side.screenshot({ path: `${folder}/my-phone.png` });
+    console.log(`${folder}/my-phone.png`);
 }
 // What is seen less often, and kept nowhere.
 if (only.includes('my-more')) {

@@ -18,7 +18,7 @@ const attribute = (tag, name) => plain(new RegExp(`\\s${name}="([^"]*)"`).exec(t
 /** @type {{ name: string, seconds: number, tries: number }[]} */
 const tests = [];
 // Other things lie there too.
-for (const file of readdirSync(folder).filter((name) => name.endsWith('.xml') || name === 'browser.json')) {
+for (const file of readdirSync(folder).filter((name) => name.endsWith('.xml') || /^browser.*\.json$/.test(name))) {
     const text = readFileSync(join(folder, file), 'utf8');
     if (file.endsWith('.xml')) {
         for (const [tag] of text.matchAll(/<testcase\s[^>]*>/g)) {

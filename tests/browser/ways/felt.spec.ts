@@ -27,45 +27,46 @@ const TEN = /You followed (9|10) of 1[12] breaths/;
 
 const mayFeel = (phone: Page) => phone.context().grantPermissions(['accelerometer', 'gyroscope']);
 
-test('a moving phone on the belly follows ten of twelve breaths, and a long press is there to stop', async ({
-    page,
-    phone,
-}) => {
-    test.setTimeout(240_000);
-    await quickSignIn(page);
-    const record = await prescribed(page, newName('Lies'), '12', { position: 'supine-knees-bent', count: 0.6 });
-    const mine = await phone.open({ isMobile: true });
-    await mine.addInitScript({ content: standIn('--breaths', '10', '--held', '4:12') });
-    await join(mine, await quickLink(page, record));
-    await mayFeel(mine);
-    await lieDown(mine);
-    await expect(mine.getByText('just below the navel', { exact: false })).toBeVisible();
-    await expectNoAxeViolations(mine);
-    await mine.getByRole('button', { name: 'It lies there' }).click();
-    await expect(mine.getByText('Breathe in now')).toBeVisible();
-    const dark = mine.getByRole('button', { name: 'Press and hold to stop' });
-    await expect(dark).toBeVisible();
-    await expectNoAxeViolations(mine);
-    // A short touch stops nothing.
-    await dark.click();
-    await expect(dark).toBeVisible();
-    const stored = sent(mine, 'trace');
-    const done = mine.getByRole('heading', { name: 'Done' });
-    const asleep = mine.getByRole('button', { name: 'Tap anywhere if you are awake' });
-    // Before midnight, lying, it ends in the dark.
-    await expect(done.or(asleep)).toBeVisible({ timeout: 150_000 });
-    if (await asleep.isVisible()) await asleep.click();
-    await expect(done).toBeVisible();
-    expect(await stored).toBe('stored');
-    await expect(mine.getByText(TEN)).toBeVisible();
-    await expectNoAxeViolations(mine);
-    await keepPractice(mine);
-    await mine
-        .getByRole('link', { name: 'My progress' })
-        .or(mine.getByRole('button', { name: 'My progress' }))
-        .click();
-    await expect(mine.getByText(TEN)).toBeVisible();
-});
+test(
+    'a moving phone on the belly follows ten of twelve breaths, and a long press is there to stop',
+    { tag: '@alone' },
+    async ({ page, phone }) => {
+        test.setTimeout(240_000);
+        await quickSignIn(page);
+        const record = await prescribed(page, newName('Lies'), '12', { position: 'supine-knees-bent', count: 0.6 });
+        const mine = await phone.open({ isMobile: true });
+        await mine.addInitScript({ content: standIn('--breaths', '10', '--held', '4:12') });
+        await join(mine, await quickLink(page, record));
+        await mayFeel(mine);
+        await lieDown(mine);
+        await expect(mine.getByText('just below the navel', { exact: false })).toBeVisible();
+        await expectNoAxeViolations(mine);
+        await mine.getByRole('button', { name: 'It lies there' }).click();
+        await expect(mine.getByText('Breathe in now')).toBeVisible();
+        const dark = mine.getByRole('button', { name: 'Press and hold to stop' });
+        await expect(dark).toBeVisible();
+        await expectNoAxeViolations(mine);
+        // A short touch stops nothing.
+        await dark.click();
+        await expect(dark).toBeVisible();
+        const stored = sent(mine, 'trace');
+        const done = mine.getByRole('heading', { name: 'Done' });
+        const asleep = mine.getByRole('button', { name: 'Tap anywhere if you are awake' });
+        // Before midnight, lying, it ends in the dark.
+        await expect(done.or(asleep)).toBeVisible({ timeout: 150_000 });
+        if (await asleep.isVisible()) await asleep.click();
+        await expect(done).toBeVisible();
+        expect(await stored).toBe('stored');
+        await expect(mine.getByText(TEN)).toBeVisible();
+        await expectNoAxeViolations(mine);
+        await keepPractice(mine);
+        await mine
+            .getByRole('link', { name: 'My progress' })
+            .or(mine.getByRole('button', { name: 'My progress' }))
+            .click();
+        await expect(mine.getByText(TEN)).toBeVisible();
+    },
+);
 
 test('a long press stops a practice that is led by ear, and a refusal or no sense of movement harms nothing', async ({
     page,
