@@ -105,12 +105,14 @@ test('whoever is to be forgotten is forgotten by the lead, by hand and by keys, 
     await expectNoAxeViolations(page);
 
     // Only with the keyboard.
-    await page.getByRole('button', { name: `Erase everything of ${name}` }).focus();
+    const erase = page.getByRole('button', { name: `Erase everything of ${name}` });
+    await erase.focus();
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('The patient’s name')).toBeVisible();
     await expectNoAxeViolations(page);
     await page.keyboard.press('Escape');
     await expect(page.getByLabel('The patient’s name')).toBeHidden();
+    await expect(erase).toBeFocused();
     await page.keyboard.press('Enter');
     await page.getByLabel('The patient’s name').focus();
     await page.keyboard.type('Somebody Else');
