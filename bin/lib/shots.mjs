@@ -88,19 +88,16 @@ if (wanted('signals')) {
     await open(promised('step-up-with-recovery'), '/signals');
     await shot(page, 'signals');
 }
-if (wanted('clinic')) {
+for (const [name, heading, above] of [
+    ['clinic', 'What became of our patients', 420],
+    ['backups', 'Backups of the server', 300],
+]) {
+    if (!wanted(name)) continue;
     await page.goto('/clinic');
     await page
-        .getByRole('heading', { name: 'What became of our patients' })
-        .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 420));
-    await shot(page, 'clinic');
-}
-if (wanted('backups')) {
-    await page.goto('/clinic');
-    await page
-        .getByRole('heading', { name: 'Backups of the server' })
-        .evaluate((heading) => scrollTo(0, heading.getBoundingClientRect().top - 300));
-    await shot(page, 'backups');
+        .getByRole('heading', { name: heading })
+        .evaluate((each, above) => scrollTo(0, each.getBoundingClientRect().top - above), above);
+    await shot(page, name);
 }
 if (wanted('outbox')) {
     await page.goto('/clinic/outbox');

@@ -6,6 +6,7 @@ namespace IvoryPace\Exchange;
 
 use IvoryPace\Assessment\Form;
 use IvoryPace\Assessment\FormQuestion;
+use IvoryPace\InvalidValue;
 use JsonException;
 
 /**
@@ -161,7 +162,7 @@ final class QuestionnaireReader
                 return FormQuestion::text($key, $text);
             default:
                 $this->errors["$path/type"] = ($type === '' ? 'The kind of a question is missing'
-                    : '“'.mb_substr($type, 0, 40).'” is not asked here').': it is choice, boolean, integer, string or text.';
+                    : InvalidValue::quoted($type).' is not asked here').': it is choice, boolean, integer, string or text.';
 
                 return null;
         }

@@ -105,7 +105,7 @@ final class TraceCsv
         $text = $between === ';' ? str_replace(',', '.', $cell) : $cell;
 
         return is_numeric($text) && is_finite((float) $text) ? (float) $text
-            : self::refuse("line $line: “".mb_substr($cell, 0, 30).'” is no number');
+            : self::refuse("line $line: ".InvalidValue::quoted($cell).' is no number');
     }
 
     private static function print(float $value): string

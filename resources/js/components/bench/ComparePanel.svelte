@@ -69,7 +69,7 @@
             >with what is in force</button
         >{/if}
 </p>
-<div bind:this={sides} aria-live="polite">
+<div bind:this={sides}>
     {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
     {#if answer}
         {#each [answer.a, answer.b] as side, at (at)}
@@ -87,12 +87,12 @@
                 </div>
             </div>
         {/each}
-        <p class="text-[0.875rem]">
-            {#each differing as line (line.what)}<span class="mr-4 inline-block"
+    {/if}
+    <p class="text-[0.875rem]" role="status">
+        {#if answer}{#each differing as line (line.what)}<span class="mr-4 inline-block"
                     >{line.what}
                     {short(line.a)} → {short(line.b)}
                     {line.unit} ({line.difference > 0 ? '+' : '−'}{short(Math.abs(line.difference))})</span
-                >{:else}Nothing differs.{/each}
-        </p>
-    {/if}
+                >{:else}Nothing differs.{/each}{/if}
+    </p>
 </div>

@@ -143,17 +143,19 @@
                 }}>take {short(tapped.count_s)} s</button
             >{/if}
     </p>
-    <div bind:this={answer} aria-live="polite">
+    <div bind:this={answer}>
         {#if trouble}<p class="font-semibold text-clay" role="alert">{trouble}</p>{/if}
-        {#if fit}<p>
-                {fit.text}
-                {#each fit.changes as change (change.label)}<button
-                        type="button"
-                        class="linklike"
-                        onclick={() => bench.set(change.set)}>{change.label}</button
-                    >
-                {/each}
-            </p>{/if}
+        <div role="status">
+            {#if fit}<p>
+                    {fit.text}
+                    {#each fit.changes as change (change.label)}<button
+                            type="button"
+                            class="linklike"
+                            onclick={() => bench.set(change.set)}>{change.label}</button
+                        >
+                    {/each}
+                </p>{/if}
+        </div>
     </div>
 </div>
 
