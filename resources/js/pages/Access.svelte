@@ -76,7 +76,7 @@
                         Scan this with the patient’s phone, or open <strong>{public_address}/enter</strong> there and
                         type the code. It works once, within {new_link.days} days, and is shown only now.
                     </p>
-                    <div class="mt-4 flex items-center gap-8">
+                    <div class="mt-4 flex flex-wrap items-center gap-x-8 gap-y-3">
                         <QrCode text={new_link.address} label="Link for {patient.name}" />
                         <div>
                             <p class="text-sm text-muted">Code</p>

@@ -108,6 +108,11 @@ test('a breath that is led is drawn under the trace, and what is left of it is r
     await quickSignIn(page);
     const record = await screened(page, newName('Led'));
     await page.goto(`${record}/signals`);
+    // Somebody else's devices may be here as well: none is chosen that was not used from here.
+    const other = await devices.pair(page, baseURL ?? '', 'oximeter', '--breath', '4:0:5:1');
+    await page.reload();
+    await expect(page.getByText('is here').first()).toBeVisible();
+    await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(0);
     const belts = await devices.pair(page, baseURL ?? '', 'belts', '--breath', '4:0:5:1');
     await page.getByLabel('A breath that is led').check();
     await page.getByLabel(belts).check();
@@ -123,6 +128,8 @@ test('a breath that is led is drawn under the trace, and what is left of it is r
         await page.reload();
         await expect(made.getByText('Samples removed')).toBeVisible({ timeout: 1000 });
     }).toPass({ timeout: 30_000 });
+    await expect(page.getByLabel(belts)).toBeChecked();
+    await expect(page.getByLabel(other)).not.toBeChecked();
     // Ended here, nothing more is taken from it.
     await page.getByRole('button', { name: `end it ${belts}` }).click();
     await page.getByRole('button', { name: 'End it', exact: true }).click();

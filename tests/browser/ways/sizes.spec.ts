@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, promised, signIn, test } from '../support';
+import { expect, newName, promised, signIn, test } from '../support';
+import { prescribed } from './quick';
 
 const WIDTHS = [320, 390, 768, 820, 900, 1024, 1180, 1280] as const;
 
@@ -61,6 +62,18 @@ test('no page of the practitioner is wider than the screen', async ({ page }) =>
         }
     }
     expect(found).toEqual([]);
+});
+
+test('the code and the picture of a link are on the screen of a phone', async ({ page }) => {
+    await signIn(page);
+    const record = await prescribed(page, newName('Narrow Wren'));
+    await page.goto(`${record}/access`);
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    await expect(page.getByRole('button', { name: 'Copy the link' })).toBeVisible();
+    for (const width of [390, 320]) {
+        await page.setViewportSize({ width, height: 844 });
+        expect(await overflow(page), `${width}`).toBe('');
+    }
 });
 
 test('no field makes a page wider, neither when it is used nor by what is typed in it', async ({ page }) => {

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { Button } from 'flowbite-svelte';
     import { untrack } from 'svelte';
+    import { keeping } from '../../lib/keeping';
     import type { RoomKind, SignalsProps } from '../../types/signals';
     import type { Signals } from './signals.svelte';
     import Sensors from './Sensors.svelte';
@@ -18,8 +19,13 @@
     let { signals, choices, paces, positions, kind = $bindable(), exercise = $bindable(), onstart }: Props = $props();
 
     let position = $state('seated');
+    /** Those that were used from here before: what else is heard of may lie on somebody else, in another room. */
+    const used = keeping('signals:devices');
+    const before = used.read<number[]>() ?? [];
     let chosen = $state<number[]>(
-        untrack(() => signals.shown.sensors.filter((sensor) => sensor.here).map((sensor) => sensor.id)),
+        untrack(() =>
+            signals.shown.sensors.filter(({ id, here }) => here && before.includes(id)).map((sensor) => sensor.id),
+        ),
     );
     const choice = $derived(choices[Number(exercise)]);
     const isPossible = $derived(chosen.length > 0 && (kind !== 'pace' || paces.possible));
@@ -38,6 +44,7 @@
 
     async function start(): Promise<void> {
         const about = kind === 'led' ? (choice?.name ?? '') : '';
+        used.write($state.snapshot(chosen));
         if (await signals.begin(kind, position, $state.snapshot(chosen), about)) onstart();
     }
 </script>
